@@ -77,8 +77,10 @@ it(
                         'return location.pathname === "/pot-day" && document.querySelectorAll("input[type=checkbox]:checked").length',
                     ) >= 5,
                 );
-            // Years side by side, figures with the weeks behind them; and what it all cost.
-            $page = ShedPage::open($chromium->driver, $server->url, '/ahead/what-if')->click('open-0-per');
+            // Years side by side, row by row, nothing moving under the hand; figures with the weeks behind them; and what it all cost.
+            $page = ShedPage::open($chromium->driver, $server->url, '/ahead/what-if')->awaitText('way', 'All worked out');
+            expect($page->moved())->toBeLessThan(0.02);
+            $page->click('open-0-per');
             expect($page->text('weeks'))->toContain('Week')->and($page->axe())->toBe([]);
             ShedPage::open($chromium->driver, $server->url, '/books')->click('tab-money')->awaitText('against', 'plain drip');
             $page = ShedPage::open($chromium->driver, $server->url, '/books/money');

@@ -348,4 +348,21 @@ class Page
     {
         return By::cssSelector("[data-test=\"{$part}\"]");
     }
+
+    /** How much of the page moved by itself since it was opened: cumulative layout shift, 0 to 1. */
+    public function moved(): float
+    {
+        return (float) $this->driver->executeAsyncScript(
+            <<<'JS'
+            const done = arguments[arguments.length - 1]
+            let shift = 0
+            new PerformanceObserver((list) => list.getEntries().forEach((one) => (shift += one.hadRecentInput ? 0 : one.value))).observe({
+                type: 'layout-shift',
+                buffered: true,
+            })
+            requestAnimationFrame(() => requestAnimationFrame(() => done(shift)))
+            JS
+            ,
+        );
+    }
 }

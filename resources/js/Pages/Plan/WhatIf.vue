@@ -58,7 +58,7 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
         <h1>{{ t('what_if.title') }}</h1>
         <Link href="/ahead">{{ t('ahead.title') }}</Link>
       </div>
-      <p class="muted">{{ all?.bike?.rate ?? t('what_if.text') }}</p>
+      <p class="muted">{{ t('what_if.text') }}</p>
       <EmptyState v-if="nobody" :text="t('what_if.nobody')" href="/rides?log" :verb="t('rides.log')" data-test="nobody" />
       <template v-else>
         <div class="row over">
@@ -71,17 +71,15 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
           <span>{{ underWay || stopped ? far : t('what_if.all_done') }}</span>
           <PushButton v-if="underWay" data-test="stop" @click="stop">{{ t('what_if.stop') }}</PushButton>
           <PushButton v-else-if="stopped" data-test="again" @click="again">{{ t('what_if.again') }}</PushButton>
-          <span v-if="rough" class="muted">{{ t('what_if.rough') }}</span>
         </div>
-        <p v-for="note in all?.notes" :key="note" class="note" role="note">{{ note }}</p>
         <datalist id="intervals">
           <option v-for="one in intervals" :key="one.title" :value="one.value">{{ one.title }}</option>
         </datalist>
         <p v-for="message in errors" :key="message" class="ember" role="alert">{{ message }}</p>
-        <section v-if="all && form.policies.length > 1" class="against" aria-labelledby="against" data-test="differences">
-          <h2 id="against">{{ all.against }}</h2>
+        <section v-if="form.policies.length > 1" class="against" aria-labelledby="against" data-test="differences">
+          <h2 id="against">{{ all?.against ?? '…' }}</h2>
           <ul>
-            <li v-for="i in form.policies.length - 1" :key="i">{{ all.differences[i - 1] ?? '…' }}</li>
+            <li v-for="i in form.policies.length - 1" :key="i">{{ all?.differences[i - 1] ?? '…' }}</li>
           </ul>
         </section>
         <div class="scroll" tabindex="0" role="region" :aria-label="t('what_if.title')">
@@ -129,23 +127,23 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
                     ><input v-model="policy.drip_only" type="checkbox" :aria-label="`${t('what_if.drip')} ${i + 1}`"
                   /></label>
                 </td>
-                <template v-if="rows[i]">
-                  <td v-for="figure in FIGURES" :key="figure" class="num">
-                    <button
-                      type="button"
-                      class="figure"
-                      :aria-expanded="opened === i"
-                      :data-test="`open-${i}-${figure}`"
-                      @click="opened = opened === i ? null : i">
-                      {{ rows[i].rough ? '≈ ' : '' }}{{ rows[i].figures[figure] }}
-                    </button>
-                  </td>
-                </template>
-                <td v-else :colspan="FIGURES.length" class="muted">…</td>
+                <td v-for="figure in FIGURES" :key="figure" :class="['num', figure]">
+                  <button
+                    v-if="rows[i]"
+                    type="button"
+                    class="figure"
+                    :aria-expanded="opened === i"
+                    :data-test="`open-${i}-${figure}`"
+                    @click="opened = opened === i ? null : i">
+                    <span v-if="figure === 'life'" :class="{ known: !rows[i].rough }">≈ </span>{{ rows[i].figures[figure] }}
+                  </button>
+                  <span v-else class="muted">…</span>
+                </td>
               </tr>
             </tbody>
           </table>
         </div>
+        <p class="rough muted">{{ rough ? t('what_if.rough') : '' }}</p>
         <section v-if="opened !== null && rows[opened]" class="weeks" data-test="weeks">
           <h2>{{ rows[opened]!.name }}: {{ t('what_if.weeks') }}</h2>
           <p v-if="rows[opened]!.forced" class="ember">{{ t('what_if.forced', { count: rows[opened]!.forced }) }}</p>
@@ -153,6 +151,12 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
             <li v-for="week in rows[opened]!.weeks" :key="week">{{ week }}</li>
           </ol>
         </section>
+        <details>
+          <summary>{{ t('strip_plan.why') }}</summary>
+          <p class="small">{{ t('what_if.worked_out') }}</p>
+        </details>
+        <p v-if="all?.bike" class="muted">{{ all.bike.rate }}</p>
+        <p v-for="note in all?.notes" :key="note" class="note" role="note">{{ note }}</p>
         <section v-if="economy" class="cols" aria-labelledby="economy">
           <LineChart :chart="economy.chart" data-test="economy" />
           <div>
@@ -160,10 +164,6 @@ const nobody = computed(() => !props.bikes.length || (all.value !== null && !all
             <p class="lead">{{ economy.text }}</p>
           </div>
         </section>
-        <details>
-          <summary>{{ t('strip_plan.why') }}</summary>
-          <p class="small">{{ t('what_if.worked_out') }}</p>
-        </details>
       </template>
     </div>
   </AppShell>
@@ -212,9 +212,30 @@ input[type='checkbox'] {
   height: 18px;
   accent-color: var(--ink);
 }
+/* Figures come one after the other: what they will take is kept free. */
+.rough {
+  min-height: 1lh;
+  margin: 4px 0;
+}
+.known {
+  visibility: hidden;
+}
 td,
 th {
   white-space: nowrap;
+}
+tbody tr {
+  height: 46px;
+}
+tbody .num {
+  min-width: 7ch;
+}
+tbody .life {
+  min-width: 15ch;
+}
+tbody .money,
+tbody .per {
+  min-width: 9ch;
 }
 td select {
   max-width: 112px;
@@ -248,6 +269,17 @@ tr.best td {
   padding-left: 18px;
   font-size: var(--type-4);
   font-weight: 560;
+}
+@media (max-width: 52.49em) {
+  .rough {
+    min-height: 3lh;
+  }
+  .way {
+    min-height: 70px;
+  }
+  .against li {
+    min-height: 2lh;
+  }
 }
 .weeks {
   margin: 14px 0;
