@@ -40,6 +40,9 @@ final class BikeDips
 
     private int $steps = 0;
 
+    /** Whether two chains that are as far used may go on differently. */
+    private readonly bool $placed;
+
     /** Where the way that comes furthest ends before its days do. */
     private ?PlanBlock $block = null;
 
@@ -73,6 +76,7 @@ final class BikeDips
             return $most > $in->endMinutesPerChain ? [$most, $in->endMinutesPerChain] : [$most];
         }, $prices);
         $this->chains = count($bike->chains);
+        $this->placed = ($bike->intervalKm !== null && $bike->intervalHours !== null) || $bike->choosy();
         $rides = [0.0];
         for ($day = $in->days - 1; $day >= 0; $day--) {
             $km = $bike->intervalKm === null ? INF : min(1.0, $bike->dailyKm[$day] / $bike->intervalKm);
@@ -492,8 +496,8 @@ final class BikeDips
                 $others[] = $this->state($run, $n);
             }
         }
-        // Which of two is taken goes by their places where a deadline tells them apart.
-        if ($run->dipBy === []) {
+        // Which of two that are as far used is taken goes by their places, where km and hours, a deadline or a shut day tells them apart.
+        if ($run->dipBy === [] && !$this->placed) {
             sort($others, SORT_STRING);
 
             return $this->state($run, $run->on) . ';' . implode(';', $others);

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use Dripel\Core\Input\Fields;
 use Dripel\Core\Input\InvalidInput;
+use Dripel\Core\Plan\BatchPrice;
+use Dripel\Core\Plan\BikeDips;
+use Dripel\Core\Plan\DipEnd;
 use Dripel\Core\Plan\EveryDip;
 use Dripel\Core\Plan\PlanBlock;
 use Dripel\Core\Plan\PotDays;
@@ -107,6 +110,121 @@ function diceShed(int $seed): array
         'dips' => 'chosen',
     ] + $pick([[], [], ['end_minutes_per_chain' => 0], ['end_minutes_per_chain' => 20]]);
 }
+
+/** @return array{PotDaysInput, BikeDips} the first bike of a shed alone */
+function aBikeOf(array $shed): array
+{
+    $in = PotDaysInput::from(Fields::fromJson((string) json_encode($shed)));
+
+    return [$in, new BikeDips($in, $in->bikes[0], BatchPrice::all($in))];
+}
+
+it('says of each bike what it comes to at least, exactly where it may look at everything', function (): void {
+    $tight = $carried = 0;
+    for ($seed = 1; $seed <= 300; $seed++) {
+        $shed = diceShed($seed);
+        foreach ($shed['bikes'] as $bike) {
+            $one = ['bikes' => [$bike], 'dips' => 'chosen'] + $shed;
+            [$in, $dips] = aBikeOf($one);
+            $allowed = array_keys(array_filter($shed['allowed_days']));
+            foreach (BatchPrice::all($in) as $price => $of) {
+                // Each dip at its share, the pot days for nothing: tried one by one.
+                [$best, $latest] = [[], []];
+                $priced = ['fixed_minutes' => 0, 'batch_minutes' => 0, 'per_dip_minutes' => $shed['per_dip_minutes'] + $of->share];
+                everyChoice(new RuledShed($priced + ['end_minutes_per_chain' => $in->endMinutesPerChain] + $one), 0, [], $best, $latest);
+                $alone = $dips->alone($allowed, $price, 1_000_000);
+                $least = $dips->least($price);
+                expect($alone)->toEqualWithDelta($best[1] ?? INF, 1e-6, "seed {$seed}");
+                expect($least)
+                    ->toBeGreaterThanOrEqual(0.0)
+                    ->toBeLessThanOrEqual($alone + 1e-6, "seed {$seed}");
+                $tight += (int) ($alone - $least < 1e-6);
+                // Without a step to spare it says no more than the bound.
+                $alone === INF || expect($dips->alone($allowed, $price, 0))->toBe($least);
+            }
+            // As many pot days as any way needs, where nothing else costs anything.
+            [$best, $latest] = [[], []];
+            $free = ['fixed_minutes' => 1, 'per_dip_minutes' => 0, 'batch_minutes' => 0, 'swap_minutes' => 0, 'end_minutes_per_chain' => 0];
+            $shed['topup'] === null || ($free['topup'] = ['minutes' => 0] + $shed['topup']);
+            everyChoice(new RuledShed($free + $one), 0, [], $best, $latest);
+            if ($best !== []) {
+                $carried++;
+                expect($dips->pots())->toBeLessThanOrEqual($best[2], "seed {$seed}");
+                // Whatever there is room for, the cheapest of all ways is found, and each names its pot days.
+                $room = array_fill(
+                    0,
+                    count(BatchPrice::all($in)),
+                    array_fill(0, count($allowed) + 1, array_fill(0, 1 << count($allowed), INF)),
+                );
+                $ends = $dips->search($allowed, $room, 1_000_000, $in->days) ?? [];
+                expect(min(array_map(fn(DipEnd $end) => $end->minutes, $ends)))->toEqualWithDelta(
+                    $dips->alone($allowed, 0, 1_000_000),
+                    1e-6,
+                );
+                foreach ($ends as $end) {
+                    $counts = $dips->counts($end, count($allowed));
+                    expect(array_keys(array_filter($counts)))
+                        ->toBe(array_keys(array_intersect($allowed, array_keys($end->taken))))
+                        ->and($end->dips)
+                        ->toBe(array_sum(array_map(count(...), $end->taken)));
+                }
+            }
+        }
+    }
+    expect($tight)->toBeGreaterThan(100)->and($carried)->toBeGreaterThan(100);
+});
+
+it('counts what a bike needs at least by hand', function (array $with, array $km, array $least, int $pots): void {
+    // A is used up, B fresh; a dip takes 5 minutes, its share of a full batch 3 more; each of three days takes its part of a coat.
+    [, $bike] = aBikeOf(
+        $with + [
+            'days' => 3,
+            'allowed_days' => [true, true, true],
+            'fixed_minutes' => 40,
+            'per_dip_minutes' => 5,
+            'batch_minutes' => 12,
+            'pot_capacity' => 4,
+            'swap_minutes' => 3,
+            'topup' => null,
+            'dips' => 'chosen',
+            'bikes' => [
+                [
+                    'id' => 'one',
+                    'interval_km' => 100,
+                    'daily_km' => $km,
+                    'chains' => [['id' => 'A', 'used_km' => 100], ['id' => 'B', 'used_km' => 0]],
+                    'on_bike' => 'A',
+                ],
+            ],
+        ],
+    );
+    expect([$bike->least(0), $bike->least(1), $bike->pots()])->toEqualWithDelta([...$least, $pots], 1e-9);
+})->with([
+    // Two coats, at 5 where each pot day pays for one batch, at 8 where each dip pays its share.
+    'what both carry' => [[], [50, 0, 50], [10, 16], 0],
+    // Half a coat more than both carry is dipped for; what is left at the end costs nothing.
+    'an end for nothing' => [['end_minutes_per_chain' => 0], [50, 50, 50], [2.5, 4], 1],
+    'a pot day for each two coats' => [['end_minutes_per_chain' => 0], [100, 100, 100], [10, 16], 1],
+    'another for half a coat' => [
+        ['end_minutes_per_chain' => 0, 'days' => 4, 'allowed_days' => [true, true, true, true]],
+        [100, 100, 100, 50],
+        [12.5, 20],
+        2,
+    ],
+    // A quarter of a coat by the bottle takes 1 minute: a whole one 4, less than a dip.
+    'a cheap bottle' => [
+        ['topup' => ['km' => 25, 'minutes' => 1, 'max_per_cycle' => 1], 'end_minutes_per_chain' => 0],
+        [50, 50, 50],
+        [2, 2],
+        0,
+    ],
+    'a bottle that may not be used' => [
+        ['topup' => ['km' => 25, 'minutes' => 1, 'max_per_cycle' => 0], 'end_minutes_per_chain' => 0],
+        [50, 50, 50],
+        [2.5, 4],
+        1,
+    ],
+]);
 
 it('finds the best of all pot days and chains that there are, on 300 small sheds', function (): void {
     [$feasible, $blocked] = [0, 0];
