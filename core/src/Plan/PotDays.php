@@ -91,9 +91,9 @@ final readonly class PotDays implements Model
         [$swaps, $topUps] = $this->events($in, $runs);
         $end =
             $in->dips === DipRule::Used ? null : $in->endMinutesPerChain * array_sum(array_map(fn(BikeRun $run) => $run->spent(), $runs));
-        $minutes += count($swaps) * $in->swapMinutes + count($topUps) * ($in->topUp->minutes ?? 0.0) + ($end ?? 0.0);
+        $minutes += count($swaps) * $in->swapMinutes + count($topUps) * ($in->topUp->minutes ?? 0.0);
 
-        return new PotDaysResult(true, $minutes, $pots, $swaps, $topUps, null, $end, dips: $in->dips);
+        return new PotDaysResult(true, $minutes + ($end ?? 0.0), $pots, $swaps, $topUps, null, $end, dips: $in->dips);
     }
 
     public function compute(Fields $input): array

@@ -225,6 +225,7 @@ it('lets weeks of the same half of the year come again, where there are enough o
     expect(array_map(array_sum(...), $found))->toBe($weeks);
 })->with([
     'eight weeks of this winter, five of the last' => ['2026-11-25', '2025-01-02', array_fill(0, 13, 30.0)],
+    'the Wednesday of the last whole week of a winter' => ['2026-03-25', '2025-01-02', array_fill(0, 13, 30.0)],
     'the first week of a summer: the summer before' => ['2026-04-08', '2025-01-02', array_fill(0, 13, 100.0)],
     'in the middle of a season its own weeks' => ['2026-09-09', '2026-01-01', array_fill(0, 13, 100.0)],
     'nine are enough' => ['2026-04-08', '2025-08-07', array_fill(0, 9, 100.0)],

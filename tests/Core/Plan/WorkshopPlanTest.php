@@ -18,6 +18,7 @@ use Dripel\Core\Plan\BookedPot;
 use Dripel\Core\Plan\DeadlineKind;
 use Dripel\Core\Plan\DipReason;
 use Dripel\Core\Plan\DipWhy;
+use Dripel\Core\Plan\GoodUntil;
 use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PassedPot;
@@ -431,6 +432,21 @@ it('rides an event on the chain that is kept for it, and spares the others that 
         ->toBe([1, 2]);
 });
 
+it('keeps a chain for its event until it was dipped after the day that was said', function (): void {
+    $kinds = fn(string $after): array => array_column(
+        planOf(
+            settings: [
+                [SettingKey::ChainEvent, 2, 'crossing'],
+                [SettingKey::ChainEventOn, 2, '2026-12-05'],
+                [SettingKey::ChainDippedAfter, 2, $after],
+            ],
+        )[1]->deadlines,
+        'kind',
+    );
+    // It was dipped on 1 November.
+    expect([$kinds('2026-11-01'), $kinds('2026-10-31')])->toBe([[DeadlineKind::Event], []]);
+});
+
 it('takes the bike of today for the one of which most is expected, else for the one ridden last', function (): void {
     $at = fn(string $time): Moment => new Moment((int) strtotime("{$time} UTC"));
     $nowS = (int) strtotime('2026-11-25 12:00 UTC');
@@ -460,4 +476,74 @@ it('takes the bike of today for the one of which most is expected, else for the 
         $plan([1 => $none, 2 => $none])->todaysBike(),
         $plan([1 => [0, 0, 10, 0, 0, 0, 0], 2 => [0, 0, 25, 0, 0, 0, 0]])->todaysBike(),
     ])->toBe([1, 2]);
+});
+
+it('says until when the wax of a chain is good, what it falls short of that day, and what took the rest', function (): void {
+    $good = function (int $chain, array $settings = [], string $now = '2026-11-25 12:00'): ?GoodUntil {
+        [$book, $plan, $nowS] = planOf(settings: $settings, now: $now);
+
+        return GoodUntil::of($book->chain($chain, $nowS), $plan->riding[1], LocalDay::of($nowS, new DateTimeZone('UTC')));
+    };
+    $of = fn(?GoodUntil $one): ?array => $one === null
+        ? null
+        : [$one->date, $one->shortKm, $one->shortHours, $one->rideKm, $one->daysAhead, $one->byHours, $one->taken];
+    // 100 km are left: Saturday takes 60, Sunday's 90 are 50 too many.
+    expect($of($good(1)))->toBe(['2026-11-29', 50.0, null, 90.0, 4, false, [['2026-11-28', 60.0]]]);
+    // A fresh coat of 300 carries two such weeks to the last km; of 299 it is 1 short of the fourth ride.
+    expect($good(2)?->date)
+        ->toBe('2026-12-12')
+        ->and($good(2)?->shortKm)
+        ->toBe(60.0)
+        ->and($good(2, [[SettingKey::IntervalKm, 1, 299.0]])?->shortKm)
+        ->toEqualWithDelta(1.0, 1e-9);
+    // 200 km in 8 h: Saturday takes 2.4 h, Sunday 3.6. Of 5 hours a fresh coat is 1 short; used for 8 it is due, and carries not even today.
+    $hours = $good(2, [[SettingKey::IntervalHours, 1, 5.0]]);
+    expect([$hours?->date, $hours?->shortKm, $hours?->byHours, $hours?->rideHours])
+        ->toBe(['2026-11-29', null, true, 3.6])
+        ->and($hours?->shortHours)
+        ->toEqualWithDelta(1.0, 1e-9)
+        ->and($of($good(1, [[SettingKey::IntervalHours, 1, 5.0]])))
+        ->toBe(['2026-11-28', 60.0, null, 60.0, 3, false, []]);
+    // Where nothing is usual a day is its share of the week's 93 km, and no single ride falls short. 57 days at most are looked at.
+    $shared = $good(1, [[SettingKey::WeekWinter, 1, null]]);
+    expect([$shared?->shortKm, $shared?->shortHours, $shared?->daysAhead])
+        ->toBe([null, null, 7])
+        ->and($good(2, [[SettingKey::IntervalKm, 1, 5000.0]]))
+        ->toBeNull();
+});
+
+it('knows how far a chain goes at the pace of its bike, and on which days a ride is usual', function (): void {
+    $rail = fn(array $settings): Rail => Rail::all(
+        $book = planOf(settings: $settings)[0],
+        $nowS = (int) strtotime('2026-11-25 12:00 UTC'),
+        new DateTimeZone('UTC'),
+    )[0];
+    [$book, $plan, $nowS] = planOf();
+    // 25 km an hour.
+    $km = fn(int $chain, array $settings = []): float => $rail($settings)->rideableKm(planOf(settings: $settings)[0]->chain($chain, $nowS));
+    expect([$km(1), $km(2), $km(2, [[SettingKey::IntervalHours, 1, 5.0]]), $km(1, [[SettingKey::IntervalHours, 1, 5.0]])])->toBe([
+        100.0,
+        300.0,
+        125.0,
+        0.0,
+    ]);
+    // The week says so; not the day on which somebody planned another, nor where no ride is usual.
+    [, $planned] = planOf([new PlannedRide(1, '2026-11-28', '2026-11-28', 1, 20.0)]);
+    [, $shared] = planOf(settings: [[SettingKey::WeekWinter, 1, null]]);
+    expect([
+        $plan->riding[1]->asUsual(3),
+        $planned->riding[1]->asUsual(3),
+        $planned->riding[1]->asUsual(4),
+        $shared->riding[1]->asUsual(3),
+    ])->toBe([true, false, true, false]);
+});
+
+it('holds what a plan takes against the hours that one is willing to spend', function (): void {
+    $terms = fn(?float $hours): PlanTerms => new PlanTerms(days: 14, weekdays: [4], evening: true, marginPct: 0.0, hoursWeekly: $hours);
+    // Two weeks of two hours are 240 minutes.
+    expect([$terms(2.0)->minutesTooMany(300.0), $terms(2.0)->minutesTooMany(240.0), $terms(null)->minutesTooMany(9000.0)])->toBe([
+        60.0,
+        0.0,
+        0.0,
+    ]);
 });
