@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 final class CacheMemo implements Memo
 {
     /** Rises when a model means something else by the same input. */
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     private const MOST = 400;
 
