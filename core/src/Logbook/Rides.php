@@ -19,6 +19,11 @@ use Traversable;
  */
 final class Rides implements ArrayAccess, Countable, IteratorAggregate
 {
+    /** While they are put in order, one number says the run of a ride and its place there. */
+    private const PLACE_BITS = 32;
+
+    private const PLACE = (1 << self::PLACE_BITS) - 1;
+
     /** @var non-empty-list<int<0, max>> how many there are before each stretch, and in all */
     private readonly array $before;
 
@@ -64,24 +69,35 @@ final class Rides implements ArrayAccess, Countable, IteratorAggregate
     /** @param list<RideRun> $runs of different bikes; by instant first, which needs no comparisons, then within each instant */
     public static function merged(array $runs): self
     {
-        [$atS, $stretches] = [[], []];
-        foreach ($runs as $run) {
+        $atS = [];
+        foreach ($runs as $n => $run) {
             foreach ($run->atS as $place => $at) {
-                $atS[] = $at;
-                $stretches[] = [$run, $place, $place + 1];
+                $atS[($n << self::PLACE_BITS) | $place] = $at;
             }
         }
         asort($atS);
-        [$ordered, $last] = [[], null];
-        foreach ($atS as $i => $at) {
-            $at === $last ? ($ordered[array_key_last($ordered)][] = $stretches[$i]) : ($ordered[] = [$stretches[$i]]);
-            $last = $at;
+        [$order, $atS] = [array_keys($atS), array_values($atS)];
+        $ride = fn(int $one): Ride => $runs[$one >> self::PLACE_BITS]->ride($one & self::PLACE);
+        for ($i = 0, $count = count($order); $i < $count; $i = $next) {
+            for ($next = $i + 1; $next < $count && $atS[$next] === $atS[$i]; $next++);
+            if ($next > $i + 1) {
+                $atOnce = array_slice($order, $i, $next - $i);
+                usort($atOnce, fn(int $a, int $b) => Entry::compare($ride($a), $ride($b)));
+                array_splice($order, $i, $next - $i, $atOnce);
+            }
         }
-        foreach ($ordered as $i => $atOnce) {
-            count($atOnce) > 1 && usort($ordered[$i], fn(array $a, array $b) => Entry::compare($a[0]->ride($a[1]), $b[0]->ride($b[1])));
+        [$stretches, $last] = [[], -1];
+        foreach ($order as $n => $one) {
+            $place = $one & self::PLACE;
+            // What follows in its run too makes a stretch longer.
+            if ($n > 0 && $one === $order[$n - 1] + 1 && $place > 0) {
+                $stretches[$last][2]++;
+            } else {
+                $stretches[++$last] = [$runs[$one >> self::PLACE_BITS], $place, $place + 1];
+            }
         }
 
-        return new self(array_merge(...$ordered));
+        return new self($stretches);
     }
 
     /** @return int<0, max> */
@@ -109,9 +125,14 @@ final class Rides implements ArrayAccess, Countable, IteratorAggregate
     /** @return list<int> when each began, Unix seconds */
     public function instants(): array
     {
-        return array_merge(
-            ...array_map(fn(array $stretch) => array_slice($stretch[0]->atS, $stretch[1], $stretch[2] - $stretch[1]), $this->stretches),
-        );
+        $instants = [];
+        foreach ($this->stretches as [$run, $from, $to]) {
+            for ($place = $from; $place < $to; $place++) {
+                $instants[] = $run->atS[$place];
+            }
+        }
+
+        return $instants;
     }
 
     /** Those from a place on; of these so many, or all. */
