@@ -86,15 +86,12 @@ final class Rides implements ArrayAccess, Countable, IteratorAggregate
                 array_splice($order, $i, $next - $i, $atOnce);
             }
         }
-        [$stretches, $last] = [[], -1];
-        foreach ($order as $n => $one) {
-            $place = $one & self::PLACE;
+        $stretches = [];
+        for ($i = 0; $i < $count; $i = $next) {
             // What follows in its run too makes a stretch longer.
-            if ($n > 0 && $one === $order[$n - 1] + 1 && $place > 0) {
-                $stretches[$last][2]++;
-            } else {
-                $stretches[++$last] = [$runs[$one >> self::PLACE_BITS], $place, $place + 1];
-            }
+            for ($next = $i + 1; $next < $count && $order[$next] === $order[$next - 1] + 1; $next++);
+            $place = $order[$i] & self::PLACE;
+            $stretches[] = [$runs[$order[$i] >> self::PLACE_BITS], $place, $place + $next - $i];
         }
 
         return new self($stretches);
