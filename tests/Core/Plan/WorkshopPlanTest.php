@@ -394,6 +394,11 @@ it('says why each chain goes into the pot: it is ridden beyond what it has, or i
         [1, DipWhy::Along, null],
         [2, DipWhy::Short, 17],
     ]);
+    // To the last kilometre is not beyond: 100 km are left, and a Saturday of 100 is to come.
+    [, $last] = planOf(settings: [[SettingKey::WeekWinter, 1, [0, 0, 0, 0, 0, 100, 0]]], terms: ['pinned' => ['2026-11-26'], 'days' => 9]);
+    expect(array_map(fn(DipReason $one) => [$one->chainId, $one->why, $one->leftKm, $one->riddenOn], $last->walk()->reasons[2]))->toBe([
+        [1, DipWhy::Along, 100.0, 3],
+    ]);
     // With wax for 5,000 km it goes by its hours alone.
     $whys = fn(float $hours): array => array_merge(
         ...array_map(

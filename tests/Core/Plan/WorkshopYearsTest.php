@@ -107,8 +107,35 @@ it('takes a year as it was ridden, by weekday and by what its roads took', funct
         ->toBe(0.0)
         ->and($one(YearOfRiding::DAYS + 0.1)->factor)
         ->toBe(1.0)
+        ->and(array_sum($one(YearOfRiding::DAYS)->weekKm))
+        ->toBe(0.0)
+        ->and(array_sum($one(YearOfRiding::DAYS - 1 / 86_400)->weekKm))
+        ->toBeGreaterThan(0.0)
         ->and(array_sum($one(2.0)->weekKm))
         ->toBe(20.0);
+});
+
+it('charges a re-wax with what its years used up, and a chain with what it takes to strip it', function (): void {
+    $years = yearsOf(yearsBook());
+    $bike = $years->bikes[0];
+    $lived = $years->only(1)->ridden(new SimulatedPolicy(300.0), 2);
+    $costs = $years->input(new SimulatedPolicy(300.0), 2)->costs;
+    $economy = $years->economy($bike, 300.0, 2);
+    // As a hook would add it up: grams by the kilogram's price, shared by as many re-waxes as the km ask for.
+    [$g, $topUps, $strips, $rewaxes] = [0.0, 0, 0, $lived->km() / 300.0];
+    foreach ($lived->weeks as $week) {
+        $g += $week->waxTakenG + $week->waxThrownG;
+        $topUps += $week->topUps;
+        $strips += $week->strips;
+    }
+    expect($g)
+        ->toBeGreaterThan(0.0)
+        ->and($economy->rewaxCost)
+        ->toEqualWithDelta((0.001 * $g * $costs->waxKg + $topUps * $costs->topUp) / $rewaxes, 1e-9)
+        ->and($economy->minutesPerRewax)
+        ->toEqualWithDelta(($lived->minutes() - $strips * $costs->stripMinutes) / $rewaxes, 1e-9)
+        ->and($economy->stripCost)
+        ->toBe($costs->strip + $costs->stripHands());
 });
 
 it('takes the workshop to its years: bikes that are ridden, chains, pot, minutes, prices', function (): void {
