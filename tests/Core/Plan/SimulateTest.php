@@ -164,6 +164,34 @@ it('takes a new cassette for every so many chains of a bike', function (): void 
         ->toBe(array_sum(array_map(fn(int $chains) => intdiv($chains, 2), $gone)));
 });
 
+it('adds up the minutes and the money of each week to the last of them', function (array $policy, array $pot): void {
+    // A pot that takes all at once, so that each pot day with a dip is one batch.
+    $found = simulated($policy, 208, $pot + ['capacity' => null], ['chains_per_cassette' => 2, 'strip_minutes' => 25]);
+    $worked = $cassettes = 0;
+    foreach ($found['weeks'] as $week) {
+        $batches = ($week['dips'] > 0 ? 1 : 0) * min($week['pot_days'], max(1, $week['dips']));
+        // Whatever its minutes weigh in the plan, a top-up takes a quarter of an hour of work.
+        $fixed = 45 * $week['pot_days'] + 4 * $week['dips'] + 3 * $week['swaps'] + 15 * $week['topups'];
+        $strips = ($week['minutes'] - $fixed - 10 * $batches) / 25.0;
+        expect(round($strips, 6))
+            ->toBe((float) round($strips), "week {$week['week']}")
+            ->toBeGreaterThanOrEqual($week['bought'] > 0 ? 1.0 : 0.0)
+            ->toBeLessThanOrEqual((float) $week['bought']);
+        expect($week['cost'])->toEqualWithDelta(
+            38 * $week['bought'] + 64 * $week['cassettes'] + (14 * $week['wax_bought_g']) / 1000 + 1.5 * $week['topups'],
+            1e-6,
+            "week {$week['week']}",
+        );
+        $worked += $week['pot_days'];
+        $cassettes += $week['cassettes'];
+    }
+    expect($worked)->toBeGreaterThan(20)->and($cassettes)->toBeGreaterThan(0);
+})->with([
+    'even' => [[], []],
+    'chosen, with the bottle' => [['dips' => 'chosen'], ['topup' => ['km' => 60, 'minutes' => 1, 'max_per_cycle' => 1]]],
+    'in turn' => [['rotation' => 'in_turn'], []],
+]);
+
 it('counts what is ridden past the limit, and what the cassette lost by it', function (): void {
     // One chain at its limit, no second one, and a pot that is hot on Sundays only: it is ridden on until then.
     $worn = fn(float $wear) => simulated(
