@@ -190,7 +190,23 @@ it('adds up the minutes and the money of each week to the last of them', functio
     'even' => [[], []],
     'chosen, with the bottle' => [['dips' => 'chosen'], ['topup' => ['km' => 60, 'minutes' => 1, 'max_per_cycle' => 1]]],
     'in turn' => [['rotation' => 'in_turn'], []],
+    'one chain too few' => [['chains' => 3], []],
 ]);
+
+it('heats the pot on its very first day, where nothing else carries the ride', function (): void {
+    $found = simulated(
+        weeks: 1,
+        pot: ['weekdays' => array_fill(0, 7, true)],
+        bike: [
+            'chains' => [['id' => 'A', 'wear_pct' => 0.1, 'used_km' => 290]],
+            'week_km' => [40, 0, 0, 0, 0, 0, 0],
+        ],
+    );
+    expect([$found['weeks'][0]['pot_days'], $found['weeks'][0]['forced']])
+        ->toBe([1, 0])
+        ->and($found['weeks'][0]['wax_taken_g'])
+        ->toBeGreaterThan(0.0);
+});
 
 it('counts what is ridden past the limit, and what the cassette lost by it', function (): void {
     // One chain at its limit, no second one, and a pot that is hot on Sundays only: it is ridden on until then.
