@@ -93,15 +93,15 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
     // Home at 15:00: dry it by the evening. 300 − 2.5·40 = 200 left; 200 more would be 400, so a top-up fills it up to 300.
     $dripped = [fn($s) => new TopUp(6, $s('2026-11-02 19:00'), 1, 200.0)];
     [$path, $ways] = wetPath(wetBook($wet), '2026-11-25 16:00');
-    expect(gmdate('H:i', $path->dryByS))
-        ->toBe('21:00')
+    expect([gmdate('H:i:s', $path->dryByS), gmdate('H:i:s', (int) $path->rideEndS)])
+        ->toBe(['21:00:00', '15:00:00'])
         ->and($path->driedS)
         ->toBeNull()
         // New to drip wax, it wants two coats and two nights: too late for tomorrow.
         ->and($ways)
         ->toBe(['topup', 'dip'])
-        ->and(gmdate('d H:i', $path->options[0]->readyAtS))
-        ->toBe('26 12:00')
+        ->and(gmdate('d H:i:s', $path->options[0]->readyAtS))
+        ->toBe('26 12:00:00')
         ->and($path->options[0]->leftKm)
         ->toBe(300.0)
         ->and(gmdate('d H:i', wetPath(wetBook($wet, $dripped), '2026-11-25 16:00')[0]->options[0]->readyAtS))
@@ -112,8 +112,8 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
         ->toContain('wet late');
     // Late in the evening there is an hour; a chain that hangs ready goes before the bottle; a pot that is planned and in time before it
     // too.
-    expect(gmdate('H:i', wetPath(wetBook([['2026-11-25 21:00', 10.0, Condition::Muddy]]), '2026-11-25 22:10')[0]->dryByS))
-        ->toBe('23:00')
+    expect(gmdate('H:i:s', wetPath(wetBook([['2026-11-25 21:00', 10.0, Condition::Muddy]]), '2026-11-25 22:10')[0]->dryByS))
+        ->toBe('23:00:00')
         ->and(wetPath(wetBook($wet, $dripped, spare: true), '2026-11-25 16:00')[1])
         ->toBe(['swap!', 'topup!', 'dip'])
         ->and(wetPath(wetBook($wet, $dripped), '2026-11-25 16:00', '2026-11-25 20:00')[1])
