@@ -1918,7 +1918,7 @@ return [
         'any_bike' => 'all bikes',
         'any_chain' => 'all chains',
         'any_condition' => 'any condition',
-        'latest' => 'latest',
+        'latest' => 'latest first',
         'nothing' => 'Nothing found. Clear the search to see everything.',
         'more' => 'More filters',
     ],

@@ -2,6 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { computed, onUnmounted, ref } from 'vue'
 import DateField from '@/components/forms/DateField.vue'
+import SystemSelect from '@/components/forms/SystemSelect.vue'
 import { isDay } from '@/composables/dates'
 import { isLooking, queryOf } from '@/composables/searchAddress'
 import { t } from '@/composables/useText'
@@ -21,6 +22,7 @@ const bikes = computed(() => [any(t('filter.any_bike')), ...props.bikes])
 const chains = computed(() => [any(t('filter.any_chain')), ...props.chains])
 const conditions = computed(() => [{ value: '', title: t('filter.any_condition') }, ...(props.conditions ?? [])])
 const months = computed(() => [{ value: '', title: t('filter.latest') }, ...props.months])
+const month = computed(() => (props.months.some((one) => one.value === props.search.to) ? props.search.to : ''))
 const text = ref(props.search.text)
 // On the phone only the words are asked for at first.
 const more = ref(isLooking({ ...props.search, text: '' }))
@@ -48,50 +50,46 @@ function clear(): void {
 
 <template>
   <form class="filter" :class="{ more }" role="search" @submit.prevent="show({})">
-    <v-text-field
+    <input
       v-model="text"
       type="search"
-      :label="t('filter.text')"
-      density="compact"
-      hide-details
+      class="slim"
       name="search"
-      @update:model-value="typed" />
-    <v-select
+      :placeholder="t('filter.text')"
+      :aria-label="t('filter.text')"
+      @input="typed" />
+    <SystemSelect
       :model-value="search.bike"
-      :items="bikes"
-      :label="t('filter.bike')"
-      density="compact"
-      hide-details
+      :options="bikes"
+      :aria-label="t('filter.bike')"
       class="extra"
+      :class="{ set: search.bike !== null }"
       data-test="filter-bike"
       @update:model-value="show({ bike: $event, chain: null })" />
-    <v-autocomplete
+    <SystemSelect
       :model-value="search.chain"
-      :items="chains"
-      :label="t('filter.chain')"
-      density="compact"
-      hide-details
+      :options="chains"
+      :aria-label="t('filter.chain')"
       class="extra"
+      :class="{ set: search.chain !== null }"
       data-test="filter-chain"
       @update:model-value="show({ chain: $event, bike: null })" />
-    <v-select
+    <SystemSelect
       v-if="props.conditions"
       :model-value="search.condition"
-      :items="conditions"
-      :label="t('filter.condition')"
-      density="compact"
-      hide-details
+      :options="conditions"
+      :aria-label="t('filter.condition')"
       class="extra"
+      :class="{ set: search.condition !== '' }"
       data-test="filter-condition"
       @update:model-value="show({ condition: $event })" />
-    <v-select
+    <SystemSelect
       v-if="!days"
-      :model-value="props.months.some((month) => month.value === search.to) ? search.to : ''"
-      :items="months"
-      :label="t('filter.month')"
-      density="compact"
-      hide-details
+      :model-value="month"
+      :options="months"
+      :aria-label="t('filter.month')"
       class="extra"
+      :class="{ set: month !== '' }"
       data-test="filter-month"
       @update:model-value="show({ to: $event, from: '' })" />
     <template v-if="days">
@@ -118,6 +116,14 @@ function clear(): void {
   gap: 8px;
   align-items: center;
   margin: 8px 0 12px;
+}
+.slim {
+  width: 100%;
+  min-width: 0;
+}
+/* What narrows the list is in bold. */
+.set {
+  font-weight: 680;
 }
 .phone {
   display: none;
