@@ -7,53 +7,58 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Plan\Simulate;
 use Dripel\Core\Plan\SimulatedCosts;
 use Dripel\Core\Plan\SimulatedWeek;
+use Dripel\Core\Plan\SimulateInput;
 use Dripel\Core\Plan\SimulateResult;
 
-/** @return array{totals: array<string, mixed>, weeks: list<array<string, mixed>>} two bikes for so many weeks, with something else than usual */
+/** @return array{totals: array<string, mixed>, weeks: list<array<string, mixed>>} what years of it come to */
 function simulated(array $policy = [], int $weeks = 104, array $pot = [], array $costs = [], array $bike = []): array
+{
+    return (new Simulate())->compute(twoBikes($policy, $weeks, $pot, $costs, $bike));
+}
+
+/** Two bikes for so many weeks, with something else than usual. */
+function twoBikes(array $policy = [], int $weeks = 104, array $pot = [], array $costs = [], array $bike = []): Fields
 {
     $chain = fn(string $id, float $wear) => ['id' => $id, 'wear_pct' => $wear, 'used_km' => 0];
 
-    return (new Simulate())->compute(
-        Fields::fromJson(
-            (string) json_encode([
-                'weeks' => $weeks,
-                'bikes' => [
-                    $bike + [
-                        'id' => 'heron',
-                        'week_km' => [0, 0, 36, 0, 0, 50, 74],
-                        'limit_pct' => 0.5,
-                        'rate_pct_per_1000km' => 0.05,
-                        'rate_interval_km' => 300,
-                        'chains' => [$chain('A', 0.1), $chain('B', 0.2), $chain('C', 0.3)],
-                        'on_bike' => 'A',
-                    ],
-                    [
-                        'id' => 'badger',
-                        'week_km' => [0, 26, 0, 0, 0, 44, 0],
-                        'factor' => 1.4,
-                        'limit_pct' => 0.5,
-                        'rate_pct_per_1000km' => 0.08,
-                        'rate_interval_km' => 300,
-                        'chains' => [$chain('D', 0.05), $chain('E', 0.4)],
-                        'on_bike' => 'D',
-                    ],
+    return Fields::fromJson(
+        (string) json_encode([
+            'weeks' => $weeks,
+            'bikes' => [
+                $bike + [
+                    'id' => 'heron',
+                    'week_km' => [0, 0, 36, 0, 0, 50, 74],
+                    'limit_pct' => 0.5,
+                    'rate_pct_per_1000km' => 0.05,
+                    'rate_interval_km' => 300,
+                    'chains' => [$chain('A', 0.1), $chain('B', 0.2), $chain('C', 0.3)],
+                    'on_bike' => 'A',
                 ],
-                'policy' => $policy + ['interval_km' => 300],
-                'pot' => $pot + [
-                    'weekdays' => [false, false, false, true, false, true, true],
-                    'fixed_minutes' => 45,
-                    'per_dip_minutes' => 4,
-                    'batch_minutes' => 10,
-                    'capacity' => 3,
-                    'swap_minutes' => 3,
-                    'topup' => null,
-                    'vessel' => ['diameter_mm' => 130, 'height_mm' => 105],
-                    'wax_g' => 500,
+                [
+                    'id' => 'badger',
+                    'week_km' => [0, 26, 0, 0, 0, 44, 0],
+                    'factor' => 1.4,
+                    'limit_pct' => 0.5,
+                    'rate_pct_per_1000km' => 0.08,
+                    'rate_interval_km' => 300,
+                    'chains' => [$chain('D', 0.05), $chain('E', 0.4)],
+                    'on_bike' => 'D',
                 ],
-                'costs' => $costs + ['chain' => 30, 'strip' => 3, 'quick_link' => 5, 'cassette' => 64, 'wax_kg' => 14, 'topup' => 1.5],
-            ]),
-        ),
+            ],
+            'policy' => $policy + ['interval_km' => 300],
+            'pot' => $pot + [
+                'weekdays' => [false, false, false, true, false, true, true],
+                'fixed_minutes' => 45,
+                'per_dip_minutes' => 4,
+                'batch_minutes' => 10,
+                'capacity' => 3,
+                'swap_minutes' => 3,
+                'topup' => null,
+                'vessel' => ['diameter_mm' => 130, 'height_mm' => 105],
+                'wax_g' => 500,
+            ],
+            'costs' => $costs + ['chain' => 30, 'strip' => 3, 'quick_link' => 5, 'cassette' => 64, 'wax_kg' => 14, 'topup' => 1.5],
+        ]),
     );
 }
 
@@ -192,6 +197,31 @@ it('adds up the minutes and the money of each week to the last of them', functio
     'in turn' => [['rotation' => 'in_turn'], []],
     'one chain too few' => [['chains' => 3], []],
 ]);
+
+it('wears off each week what its km make, as a share of a chain’s life', function (array $with): void {
+    $in = SimulateInput::from(twoBikes(...$with));
+    [$before, $ridden] = [1.05, 0.0];
+    foreach ((new Simulate())($in)->weeks as $n => $week) {
+        $now = array_sum(array_map(array_sum(...), $week->wear)) + array_sum(array_column($week->retired, 'wear_pct'));
+        // Both bikes take their chains off at 0.5 %; a new one comes with 0.02.
+        expect($week->worn)->toEqualWithDelta(($now - $before - 0.02 * $week->bought) / (0.5 - 0.02), 1e-9, "week {$n}");
+        $before = $now - array_sum(array_column($week->retired, 'wear_pct'));
+        $ridden += $week->km;
+    }
+    expect($ridden)->toEqualWithDelta($in->weeks * (array_sum($in->bikes[0]->weekKm) + 70.0), 1e-6);
+})->with([
+    'as usual' => [[]],
+    'fast wear' => [['weeks' => 52, 'bike' => ['rate_pct_per_1000km' => 0.3]]],
+    'to the corner and back' => [['weeks' => 4, 'bike' => ['week_km' => array_fill(0, 7, 0.5)]]],
+]);
+
+it('drips once for each interval, where there is nothing but the bottle', function (): void {
+    $found = simulated(['drip_only' => true, 'interval_km' => 200], 52);
+    // 160 km a week, and 70 of which each takes 1.4 of wax: 258 a week on two bikes, that begin and end within an interval of each chain.
+    expect($found['totals']['topups'])
+        ->toBeGreaterThanOrEqual((int) floor((52 * 258) / 200) - 5)
+        ->toBeLessThanOrEqual((int) ceil((52 * 258) / 200) + 10);
+});
 
 it('heats the pot on its very first day, where nothing else carries the ride', function (): void {
     $found = simulated(
