@@ -1,32 +1,15 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import BikeLane from './BikeLane.vue'
 import { t } from '@/composables/useText'
-import type { LaneDayView, PlanView, PlannedRideView } from '@/types/server'
+import type { PlanView, PlannedRideView } from '@/types/server'
 
 /** The coming weeks: each bike's wax burning down as a saw-tooth, its rides below, the pot days through all of them. */
 const props = defineProps<{ plan: PlanView; rides: PlannedRideView[]; chosen: string | null; movable: boolean }>()
 const emit = defineEmits<{ choose: [date: string]; move: [from: string, to: string] }>()
-const W = 26
-const HIGH = 74
-const FLOOR = 80
-const LANE = 112
-const wide = computed(() => props.plan.days.length * W)
-const x = (day: number) => day * W
-/** The coat of a lane: level until the ride, falling with it. */
-function coat(days: LaneDayView[]): string {
-  const y = (left: number) => (FLOOR - HIGH * left).toFixed(1)
-  let path = `M0 ${FLOOR}`
-  days.forEach((day, i) => {
-    path += `L${x(i)} ${y(day.before)}L${(x(i) + W * 0.35).toFixed(1)} ${y(day.before)}L${(x(i) + W * 0.65).toFixed(1)} ${y(day.after)}L${x(i + 1)} ${y(day.after)}`
-  })
-  return `${path}L${x(days.length)} ${FLOOR}Z`
-}
 // What happens on a day stands below the lanes as soon as somebody points at it, or goes there with the keys.
 const told = ref<{ bike: number; day: number } | null>(null)
-function tell(bike: number, day: number): void {
-  told.value = { bike, day: Math.max(0, Math.min(props.plan.days.length - 1, day)) }
-}
 const toldDay = computed(() => {
   const lane = props.plan.lanes.find((one) => one.bike === told.value?.bike)
   const day = lane?.days[told.value?.day ?? 0]
@@ -88,6 +71,7 @@ const roomy = computed(() => {
   return shown
 })
 const at = (date: string) => (held.value?.from === date ? held.value.to : date)
+const pots = computed(() => props.plan.pots.map((pot) => potDay(at(pot.date))))
 </script>
 
 <template>
@@ -136,76 +120,14 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
             </li>
           </ol>
         </template>
-        <template v-for="lane in plan.lanes" :key="lane.bike">
-          <div class="who">
-            <b class="wide">{{ lane.name }}</b><span class="small muted">{{ lane.about }}</span>
-          </div>
-          <svg
-            :viewBox="`0 0 ${wide} ${LANE}`"
-            preserveAspectRatio="none"
-            :height="LANE"
-            role="slider"
-            tabindex="0"
-            aria-valuemin="1"
-            :aria-valuemax="lane.days.length"
-            :aria-valuenow="(told?.bike === lane.bike ? told.day : 0) + 1"
-            :aria-valuetext="lane.days[told?.bike === lane.bike ? told.day : 0]?.text"
-            :aria-label="t('ahead.lane', { bike: lane.name })"
-            :data-test="`lane-${lane.name}`"
-            @focus="tell(lane.bike, 0)"
-            @keydown.left.prevent="tell(lane.bike, (told?.day ?? 0) - 1)"
-            @keydown.right.prevent="tell(lane.bike, (told?.day ?? 0) + 1)">
-            <template v-for="(day, i) in plan.days" :key="day.date">
-              <rect v-if="day.weekend" :x="x(i)" y="0" :width="W" :height="LANE" class="weekend" />
-            </template>
-            <rect
-              v-for="pot in plan.pots"
-              :key="pot.date"
-              :x="x(potDay(at(pot.date))) + W * 0.15"
-              y="0"
-              :width="W * 0.7"
-              :height="LANE"
-              class="column" />
-            <path :d="coat(lane.days)" class="coat" />
-            <template v-for="(day, i) in lane.days" :key="i">
-              <rect
-                v-if="day.ride > 0"
-                :x="x(i) + W * 0.3"
-                :y="FLOOR + 4"
-                :width="W * 0.4"
-                :height="3 + 20 * day.ride"
-                :class="day.broken ? 'broken' : 'ride'" />
-              <rect
-                :x="x(i)"
-                y="0"
-                :width="W"
-                :height="LANE"
-                class="touch"
-                :class="{ on: told?.bike === lane.bike && told.day === i }"
-                @pointerenter="tell(lane.bike, i)" />
-            </template>
-          </svg>
-          <div class="marks" aria-hidden="true">
-            <template v-for="(day, i) in lane.days" :key="i">
-              <span v-if="day.swap" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{
-                day.swap
-              }}</span>
-              <span v-if="day.drip" class="drip" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
-                >{{ t('verbs.topup') }} {{ day.drip }}</span
-              >
-              <span v-if="day.kept" class="tag" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">{{
-                day.kept
-              }}</span>
-              <span v-if="day.measure" class="measure" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text"
-                >{{ t('verbs.measure') }} {{ day.measure }}</span
-              >
-              <span v-if="day.broken" class="gap" :style="{ left: `${(100 * i) / lane.days.length}%` }" :title="day.text">!</span>
-            </template>
-          </div>
-          <ul class="sr">
-            <li v-for="(day, i) in lane.days.filter((one) => one.ride > 0 || one.swap || one.drip || one.pot)" :key="i">{{ day.text }}</li>
-          </ul>
-        </template>
+        <BikeLane
+          v-for="lane in plan.lanes"
+          :key="lane.bike"
+          :model-value="told?.bike === lane.bike ? told.day : null"
+          :lane="lane"
+          :days="plan.days"
+          :pots="pots"
+          @update:model-value="told = $event === null ? null : { bike: lane.bike, day: $event }" />
       </div>
     </div>
     <p class="told small" data-test="told">{{ toldDay ? `${toldDay.lane}, ${toldDay.text}` : t('ahead.point') }}</p>
@@ -293,92 +215,8 @@ const at = (date: string) => (held.value?.from === date ? held.value.to : date)
 .off .bar {
   background: repeating-linear-gradient(45deg, var(--steel) 0 2px, transparent 2px 5px);
 }
-.who {
-  align-self: center;
-  padding-right: 10px;
-  line-height: 1.3;
-}
-.who b,
-.who span {
-  display: block;
-}
-svg {
-  width: 100%;
-  grid-column: 2;
-  display: block;
-}
-.weekend {
-  fill: var(--steel-2);
-  opacity: 0.16;
-}
-.column {
-  fill: var(--amber);
-  opacity: 0.45;
-}
-.coat {
-  fill: var(--coat);
-  stroke: var(--coat-line);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
-}
-.ride {
-  fill: var(--steel);
-}
-.broken {
-  fill: var(--ember);
-}
-.touch {
-  fill: transparent;
-}
-.touch.on {
-  stroke: var(--ink);
-  stroke-width: 1.2;
-  vector-effect: non-scaling-stroke;
-}
 .told {
   min-height: 20px;
   margin: 4px 0 0;
-}
-.marks {
-  grid-column: 2;
-  position: relative;
-  height: 0;
-  top: -118px;
-}
-.tag,
-.drip,
-.measure,
-.gap {
-  position: absolute;
-  font-size: var(--type-2);
-  font-weight: 700;
-  line-height: 1;
-  padding: 3px 6px;
-  border-radius: 3px;
-}
-.tag {
-  background: var(--ready);
-  color: var(--paper);
-  transform: translateX(-30%);
-}
-.drip {
-  top: 84px;
-  font-size: var(--type-1);
-  background: var(--paper);
-  border: 1.2px solid var(--ink);
-  transform: translateX(-60%);
-  white-space: nowrap;
-}
-.measure {
-  top: 58px;
-  font-size: var(--type-1);
-  border: 1.2px dashed var(--ink);
-  background: var(--paper);
-  white-space: nowrap;
-}
-.gap {
-  top: 62px;
-  background: var(--ember);
-  color: var(--paper);
 }
 </style>
