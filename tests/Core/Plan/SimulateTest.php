@@ -223,18 +223,19 @@ it('drips once for each interval, where there is nothing but the bottle', functi
         ->toBeLessThanOrEqual((int) ceil((52 * 258) / 200) + 10);
 });
 
-it('heats the pot on its very first day, where nothing else carries the ride', function (): void {
-    $found = simulated(
+it('heats the pot on its very first day, where nothing else carries the ride, and not where the coat does', function (): void {
+    $first = fn(float $usedKm, float $rideKm): array => simulated(
         weeks: 1,
         pot: ['weekdays' => array_fill(0, 7, true)],
         bike: [
-            'chains' => [['id' => 'A', 'wear_pct' => 0.1, 'used_km' => 290]],
-            'week_km' => [40, 0, 0, 0, 0, 0, 0],
+            'chains' => [['id' => 'A', 'wear_pct' => 0.1, 'used_km' => $usedKm]],
+            'week_km' => [$rideKm, 0, 0, 0, 0, 0, 0],
         ],
-    );
-    expect([$found['weeks'][0]['pot_days'], $found['weeks'][0]['forced']])
-        ->toBe([1, 0])
-        ->and($found['weeks'][0]['wax_taken_g'])
+    )['weeks'][0];
+    [$short, $enough] = [$first(290.0, 40.0), $first(100.0, 95.0)];
+    expect([$short['pot_days'], $short['forced'], $enough['pot_days']])
+        ->toBe([1, 0, 0])
+        ->and($short['wax_taken_g'])
         ->toBeGreaterThan(0.0);
 });
 
