@@ -501,7 +501,7 @@ it('says until when the wax of a chain is good, what it falls short of that day,
         ->toBe(60.0)
         ->and($good(2, [[SettingKey::IntervalKm, 1, 299.0]])?->shortKm)
         ->toEqualWithDelta(1.0, 1e-9);
-    // 200 km in 8 h: Saturday takes 2.4 h, Sunday 3.6. Of 5 hours a fresh coat is 1 short; used for 8 it is due, and carries not even today.
+    // 200 km in 8 h: Saturday takes 2.4 h, Sunday 3.6. Of 5 hours a fresh coat is 1 short; used for 8 it is due, and carries nothing.
     $hours = $good(2, [[SettingKey::IntervalHours, 1, 5.0]]);
     expect([$hours?->date, $hours?->shortKm, $hours?->byHours, $hours?->rideHours])
         ->toBe(['2026-11-29', null, true, 3.6])
