@@ -183,15 +183,26 @@ describe('what a device fetches ahead', () => {
   afterEach(() => vi.unstubAllGlobals())
 
   it('is fetched once for each state, and taken up again where the machine was out of reach', async () => {
-    serveWith(({ url }) => (url === '/pot' ? null : machine(url)))
+    const lost = ['/pot', '/manifest.webmanifest']
+    serveWith(({ url }) => (lost.includes(url) ? null : machine(url)))
     await fetchAhead(shown)
     expect(await pages()).toEqual(['/'])
-    serveWith(({ url }) => machine(url))
+    // What has come is not asked for again.
+    const later = serveWith(({ url }) => machine(url))
     await fetchAhead(shown)
-    expect(await pages()).toEqual(['/', '/pot'])
+    expect([later.map((one) => one.url), await pages()]).toEqual([
+      ['/offline/pages', '/pot'],
+      ['/', '/pot'],
+    ])
     const asked = serveWith(({ url }) => machine(url))
     await fetchAhead(shown)
     expect(asked).toEqual([])
+  })
+
+  it('goes on where one page has no answer while the machine has', async () => {
+    serveWith(({ url }) => (url === '/' ? null : machine(url)))
+    await fetchAhead(shown)
+    expect([await pages(), localStorage.getItem('dripel.kept')]).toEqual([['/pot'], expect.stringContaining(' 7 ')])
   })
 
   it('leaves nothing behind of a page that is under way while its person signs out', async () => {

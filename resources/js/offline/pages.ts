@@ -1,7 +1,7 @@
 import type { Page } from '@inertiajs/core'
 import { http, type Answer } from '@/composables/http'
 import { device, type KeptPage } from './device'
-import { offline } from './reach'
+import { answers, offline } from './reach'
 
 const MOST = 150
 const BETWEEN_MS = 150
@@ -39,8 +39,9 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 /** The last state that was fetched ahead: for whom, at which revision, on which day. */
 const FETCHED = 'dripel.kept'
 
-/** The state that is being fetched. */
+/** The state that is being fetched, and which of its pages have come: those are not asked for again. */
 let fetching: string | null = null
+let got = { state: '', urls: new Set<string>() }
 
 /**
  * Fetches what is to open without the machine, once for each state of the workshop, one page after the other; a newer state begins anew.
@@ -52,8 +53,9 @@ export async function fetchAhead(page: Page): Promise<void> {
   const state = [here.stay, here.revision, here.calendar.today, page.version].join(' ')
   if (fetching === state || localStorage.getItem(FETCHED) === state) return
   fetching = state
+  if (got.state !== state) got = { state, urls: new Set() }
   try {
-    if (await fetchAll(page.version, () => fetching === state)) localStorage.setItem(FETCHED, state)
+    if (await fetchAll(page.version, got.urls, () => fetching === state)) localStorage.setItem(FETCHED, state)
   } finally {
     if (fetching === state) fetching = null
   }
@@ -62,27 +64,29 @@ export async function fetchAhead(page: Page): Promise<void> {
 /** Nothing of what is on its way is kept any more, nor what is kept. */
 export async function forgetPages(): Promise<void> {
   fetching = null
+  got = { state: '', urls: new Set() }
   localStorage.removeItem(FETCHED)
   await (await device()).clear('pages')
 }
 
-/** Whether all of them came. */
-async function fetchAll(version: string | null, wanted: () => boolean): Promise<boolean> {
+/** Whether all of them came, but for those that the machine cannot make. */
+async function fetchAll(version: string | null, come: Set<string>, wanted: () => boolean): Promise<boolean> {
   // Whoever is on the way to another page is not held up.
   await pause(SETTLED_MS)
   const list = wanted() ? await http<{ url: string; title: string }[]>('get', '/offline/pages') : null
   if (!list?.ok) return false
-  for (const one of list.body) {
+  for (const one of list.body.filter(({ url }) => !come.has(url))) {
     if (offline.value || !wanted()) return false
     const fetched = await fetchPage(one.url, version)
-    if (fetched === null || !wanted()) return false
-    if (fetched.ok) await keepPage(fetched.body, one.title)
+    if (!wanted() || (fetched === null && !(await answers()))) return false
+    if (fetched?.ok) await keepPage(fetched.body, one.title)
+    come.add(one.url)
     await pause(BETWEEN_MS)
   }
   return wanted()
 }
 
-/** A page and what comes after it; null: it cannot be reached. */
+/** A page and what comes after it; null: no answer, or none that can be read. */
 async function fetchPage(url: string, version: string | null): Promise<Answer<Page> | null> {
   const headers = {
     'X-Dripel-Beside': '1',
