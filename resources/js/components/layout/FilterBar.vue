@@ -111,15 +111,21 @@ function clear(): void {
 
 <style scoped>
 .filter {
-  display: grid;
-  grid-template-columns: minmax(160px, 2fr) repeat(auto-fit, minmax(136px, 1fr));
+  display: flex;
   gap: 8px;
   align-items: center;
   margin: 8px 0 12px;
 }
-.slim {
-  width: 100%;
+.filter > * {
+  flex: 1 1 136px;
   min-width: 0;
+}
+.filter > :first-child {
+  flex-grow: 2;
+}
+.filter > .links {
+  flex: none;
+  white-space: nowrap;
 }
 /* What narrows the list is in bold. */
 .set {
@@ -134,6 +140,7 @@ function clear(): void {
 }
 @media (max-width: 52.49em) {
   .filter {
+    display: grid;
     grid-template-columns: 1fr 1fr;
   }
   .filter:not(.more) .extra {
