@@ -112,6 +112,7 @@ function clear(): void {
 <style scoped>
 .filter {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: center;
   margin: 8px 0 12px;
@@ -124,8 +125,7 @@ function clear(): void {
   flex-grow: 2;
 }
 .filter > .links {
-  flex: none;
-  white-space: nowrap;
+  flex: 0 1 auto;
 }
 /* What narrows the list is in bold. */
 .set {
@@ -136,7 +136,8 @@ function clear(): void {
 }
 .links {
   display: flex;
-  gap: 14px;
+  flex-wrap: wrap;
+  gap: 2px 14px;
 }
 @media (max-width: 52.49em) {
   .filter {
