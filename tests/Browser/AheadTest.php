@@ -38,6 +38,12 @@ it(
             // What happens on a day, with the keys.
             $page->part('lane-Heron')->sendKeys(Keys::ARROW_RIGHT . Keys::ARROW_RIGHT . Keys::ARROW_RIGHT);
             $page->awaitText('told', 'Heron, Sat 28 Nov');
+            // And with a finger, which moves over nothing before it touches.
+            $chromium->driver->executeScript(
+                "const lane = document.querySelector('[data-test=lane-Heron]');
+                lane.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, clientX: lane.getBoundingClientRect().left + 1 }))",
+            );
+            $page->awaitText('told', 'Heron, Wed 25 Nov');
             // The offered way out, taken.
             $page
                 ->click('take-0')

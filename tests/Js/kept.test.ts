@@ -199,6 +199,13 @@ describe('what a device fetches ahead', () => {
     expect(asked).toEqual([])
   })
 
+  it('does not go on asking a machine that does not let it in', async () => {
+    const asked = serveWith(() => ({ status: 401 }))
+    await fetchAhead({ ...(shown as object), version: '2' } as never)
+    await fetchAhead({ ...(shown as object), version: '2' } as never)
+    expect([asked.length, localStorage.getItem('dripel.kept')]).toEqual([1, null])
+  })
+
   it('goes on where one page has no answer while the machine has', async () => {
     serveWith(({ url }) => (url === '/' ? null : machine(url)))
     await fetchAhead(shown)

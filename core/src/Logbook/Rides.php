@@ -83,7 +83,9 @@ final class Rides implements ArrayAccess, Countable, IteratorAggregate
             if ($next > $i + 1) {
                 $atOnce = array_slice($order, $i, $next - $i);
                 usort($atOnce, fn(int $a, int $b) => Entry::compare($ride($a), $ride($b)));
-                array_splice($order, $i, $next - $i, $atOnce);
+                foreach ($atOnce as $n => $one) {
+                    $order[$i + $n] = $one;
+                }
             }
         }
         $stretches = [];

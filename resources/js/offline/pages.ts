@@ -39,7 +39,7 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 /** The last state that was fetched ahead: for whom, at which revision, on which day. */
 const FETCHED = 'dripel.kept'
 
-/** The state that is being fetched, and which of its pages have come: those are not asked for again. */
+/** The state that is being fetched, or that cannot be; and which of its pages have come: those are not asked for again. */
 let fetching: string | null = null
 let got = { state: '', urls: new Set<string>() }
 
@@ -54,11 +54,9 @@ export async function fetchAhead(page: Page): Promise<void> {
   if (fetching === state || localStorage.getItem(FETCHED) === state) return
   fetching = state
   if (got.state !== state) got = { state, urls: new Set() }
-  try {
-    if (await fetchAll(page.version, got.urls, () => fetching === state)) localStorage.setItem(FETCHED, state)
-  } finally {
-    if (fetching === state) fetching = null
-  }
+  const came = await fetchAll(page.version, got.urls, () => fetching === state)
+  if (came === 'all') localStorage.setItem(FETCHED, state)
+  else if (came === 'later' && fetching === state) fetching = null
 }
 
 /** Nothing of what is on its way is kept any more, nor what is kept. */
@@ -69,21 +67,24 @@ export async function forgetPages(): Promise<void> {
   await (await device()).clear('pages')
 }
 
-/** Whether all of them came, but for those that the machine cannot make. */
-async function fetchAll(version: string | null, come: Set<string>, wanted: () => boolean): Promise<boolean> {
+/** Whether all of them came, but for those that the machine cannot make; or may come later; or not, as long as this state is shown. */
+async function fetchAll(version: string | null, come: Set<string>, wanted: () => boolean): Promise<'all' | 'later' | 'never'> {
+  // A browser that keeps nothing fetches nothing.
+  await device()
   // Whoever is on the way to another page is not held up.
   await pause(SETTLED_MS)
   const list = wanted() ? await http<{ url: string; title: string }[]>('get', '/offline/pages') : null
-  if (!list?.ok) return false
+  if (!list) return 'later'
+  if (!list.ok) return 'never'
   for (const one of list.body.filter(({ url }) => !come.has(url))) {
-    if (offline.value || !wanted()) return false
+    if (offline.value || !wanted()) return 'later'
     const fetched = await fetchPage(one.url, version)
-    if (!wanted() || (fetched === null && !(await answers()))) return false
+    if (!wanted() || (fetched === null && !(await answers()))) return 'later'
     if (fetched?.ok) await keepPage(fetched.body, one.title)
     come.add(one.url)
     await pause(BETWEEN_MS)
   }
-  return wanted()
+  return wanted() ? 'all' : 'later'
 }
 
 /** A page and what comes after it; null: no answer, or none that can be read. */

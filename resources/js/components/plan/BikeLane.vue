@@ -9,9 +9,10 @@ const props = defineProps<{
   days: PlanView['days']
   /** The pot days, as places among the days. */
   pots: number[]
+  /** The day that is told of. */
+  told: number | null
 }>()
-/** The day that is told of. */
-const told = defineModel<number | null>({ required: true })
+const emit = defineEmits<{ tell: [day: number] }>()
 const W = 26
 const HIGH = 74
 const FLOOR = 80
@@ -27,7 +28,7 @@ function coat(days: LaneDayView[]): string {
   })
   return `${path}L${x(days.length)} ${FLOOR}Z`
 }
-const tell = (day: number) => (told.value = Math.max(0, Math.min(props.days.length - 1, day)))
+const tell = (day: number) => emit('tell', Math.max(0, Math.min(props.days.length - 1, day)))
 function point(event: PointerEvent): void {
   const box = (event.currentTarget as Element).getBoundingClientRect()
   tell(Math.floor(((event.clientX - box.left) / box.width) * props.days.length))
@@ -55,6 +56,7 @@ const marked = computed(() =>
     :aria-label="t('ahead.lane', { bike: lane.name })"
     :data-test="`lane-${lane.name}`"
     @focus="told === null && tell(0)"
+    @pointerdown="point"
     @pointermove="point"
     @keydown.left.prevent="tell((told ?? 0) - 1)"
     @keydown.right.prevent="tell((told ?? 0) + 1)">

@@ -123,11 +123,11 @@ const pots = computed(() => props.plan.pots.map((pot) => potDay(at(pot.date))))
         <BikeLane
           v-for="lane in plan.lanes"
           :key="lane.bike"
-          :model-value="told?.bike === lane.bike ? told.day : null"
           :lane="lane"
           :days="plan.days"
           :pots="pots"
-          @update:model-value="told = $event === null ? null : { bike: lane.bike, day: $event }" />
+          :told="told?.bike === lane.bike ? told.day : null"
+          @tell="told = { bike: lane.bike, day: $event }" />
       </div>
     </div>
     <p class="told small" data-test="told">{{ toldDay ? `${toldDay.lane}, ${toldDay.text}` : t('ahead.point') }}</p>
