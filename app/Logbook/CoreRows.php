@@ -67,11 +67,24 @@ final readonly class CoreRows
 
     /**
      * @param class-string<IsEvent> $model
+     * @param list<array<int, mixed>> $rows
+     *
+     * @return list<Event>
+     */
+    public static function events(string $model, array $rows): array
+    {
+        $count = count($model::columns());
+
+        return array_map(fn(array $row) => $model::event($row[0], self::moment($row), array_slice($row, 4, $count)), $rows);
+    }
+
+    /**
+     * @param class-string<IsEvent> $model
      * @param array<int, mixed> $row
      */
     public static function event(string $model, array $row): Event
     {
-        return $model::event($row[0], self::moment($row), array_slice($row, 4, count($model::columns())));
+        return self::events($model, [$row])[0];
     }
 
     /** @param array<int, mixed> $row */

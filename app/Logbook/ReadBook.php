@@ -9,7 +9,8 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use Closure;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Event;
+use Dripel\Core\Logbook\EntryKind;
+use Dripel\Core\Logbook\Events;
 use Dripel\Core\Logbook\FillIn;
 use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
@@ -43,7 +44,7 @@ final class ReadBook
     /** Before anything is written: what was read and not yet looked at stays what it was. */
     public function settle(): void
     {
-        array_walk($this->read, fn(Book $book) => $book->ridesByBike());
+        array_walk($this->read, fn(Book $book) => $book->settle());
     }
 
     /** After anything was written, or tried: a revision may mean another logbook now. */
@@ -95,18 +96,24 @@ final class ReadBook
             $this->settings($workshop),
             array_map(CoreRows::fitting(...), self::rows($workshop, 'fittings', ...CoreRows::FITTING)),
             $rides,
-            array_merge(...array_map(fn(EntryType $type) => self::events($workshop, $type), EntryType::events())),
+            self::events($workshop),
             $this->fillIn($workshop),
             $this->parts($workshop),
         );
     }
 
-    /** @return list<Event> */
-    private static function events(Workshop $workshop, EntryType $type): array
+    private static function events(Workshop $workshop): Events
     {
-        $model = $type->event();
+        $sources = [];
+        foreach (EntryKind::cases() as $kind) {
+            if ($kind->isEvent()) {
+                $type = EntryType::ofKind($kind);
+                $model = $type->event();
+                $sources[$kind->value] = fn() => CoreRows::events($model, self::rows($workshop, $type->value, ...$model::columns()));
+            }
+        }
 
-        return array_map(fn(array $row) => CoreRows::event($model, $row), self::rows($workshop, $type->value, ...$model::columns()));
+        return Events::from($sources);
     }
 
     private function fillIn(Workshop $workshop): FillIn

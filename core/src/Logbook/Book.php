@@ -27,11 +27,10 @@ final class Book
     /** @var array<int, array<int, ChainState>> by instant and chain: all that is drawn and planned at one instant asks for the same */
     private array $states = [];
 
-    /** @var array<class-string<Event>, list<Event>> by what they are, once they were asked for */
-    private array $eventsOf = [];
-
     /** @var array<string, Fittings> by slot */
     private array $fittingsBySlot = [];
+
+    private readonly Events $events;
 
     /** @var array<int, int> when each part went out of use */
     private readonly array $retiredS;
@@ -42,7 +41,7 @@ final class Book
      * @param list<Fitting> $fittingEntries
      * @param list<Ride>|Closure(): array<int, RideRun> $logged by bike, 0: of none yet; read when they are first asked for: they are many,
      *     and much does without
-     * @param list<Event> $events
+     * @param list<Event>|Events $events
      * @param list<Part> $parts
      */
     public function __construct(
@@ -51,14 +50,14 @@ final class Book
         public readonly Settings $settings,
         private readonly array $fittingEntries,
         private readonly array|Closure $logged,
-        private readonly array $events,
+        array|Events $events,
         public readonly ?FillIn $fillIn = null,
         public readonly array $parts = [],
     ) {
+        $this->events = $events instanceof Events ? $events : Events::these($events);
         $retiredS = [];
-        foreach ($events as $event) {
-            $event instanceof Retirement &&
-                ($retiredS[$event->chainId] = min($retiredS[$event->chainId] ?? PHP_INT_MAX, $event->moment->unixS));
+        foreach ($this->retirements() as $one) {
+            $retiredS[$one->chainId] = min($retiredS[$one->chainId] ?? PHP_INT_MAX, $one->moment->unixS);
         }
         $this->retiredS = $retiredS;
         $this->fittings = $this->fittingsOf(Slot::Chain);
@@ -170,44 +169,50 @@ final class Book
     /** @return list<TopUp> of all chains, in order */
     public function topUps(): array
     {
-        return $this->eventsOf(TopUp::class);
+        /** @var list<TopUp> */
+        return $this->events->of(EntryKind::TopUp);
     }
 
     /** @return list<Strip> of all chains, in order */
     public function strips(): array
     {
-        return $this->eventsOf(Strip::class);
+        /** @var list<Strip> */
+        return $this->events->of(EntryKind::Strip);
     }
 
     /** @return list<Dip> of all chains, in order */
     public function dips(): array
     {
-        return $this->eventsOf(Dip::class);
+        /** @var list<Dip> */
+        return $this->events->of(EntryKind::Dip);
     }
 
-    /**
-     * @template T of Event
-     *
-     * @param class-string<T> $class
-     *
-     * @return list<T> in order
-     */
-    private function eventsOf(string $class): array
+    /** @return list<Brushing> of all bikes, in order */
+    private function brushings(): array
     {
-        /** @var list<T> */
-        return $this->eventsOf[$class] ??= InOrder::of(
-            array_values(array_filter($this->events, fn(Event $event) => $event instanceof $class)),
-        );
+        /** @var list<Brushing> */
+        return $this->events->of(EntryKind::Brushing);
+    }
+
+    /** @return list<Retirement> of all chains and parts, in order */
+    private function retirements(): array
+    {
+        /** @var list<Retirement> */
+        return $this->events->of(EntryKind::Retirement);
+    }
+
+    /** Reads what was not yet asked for. */
+    public function settle(): void
+    {
+        $this->logged();
+        $this->events->all();
     }
 
     /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
     public function brushed(int $bikeId, int $nowS): ?Brushed
     {
         $last = array_last(
-            array_filter(
-                $this->eventsOf(Brushing::class),
-                fn(Brushing $event) => $event->bikeId === $bikeId && $event->moment->unixS <= $nowS,
-            ),
+            array_filter($this->brushings(), fn(Brushing $event) => $event->bikeId === $bikeId && $event->moment->unixS <= $nowS),
         );
 
         return $last === null ? null : new Brushed($last, $this->ridesOf($bikeId)->through($nowS)->after($last)->km());
@@ -239,7 +244,7 @@ final class Book
             $this->settings,
             [...$this->fittingEntries, ...$fittings],
             fn() => self::withMore($this->logged(), self::byBike($rides)),
-            [...$this->events, ...$events],
+            $this->events->with($events),
             $this->fillIn,
             $this->parts,
         );
@@ -315,6 +320,6 @@ final class Book
 
     private function histories(): Histories
     {
-        return $this->histories ??= new Histories(array_diff_key($this->runs(), [0 => true]), $this->events, $this->fittings);
+        return $this->histories ??= new Histories(array_diff_key($this->runs(), [0 => true]), $this->events->all(), $this->fittings);
     }
 }
