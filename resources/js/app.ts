@@ -6,6 +6,7 @@ import { createInertiaApp, router } from '@inertiajs/vue3'
 import { createApp, h, type DefineComponent } from 'vue'
 import { http } from './composables/http'
 import { pageCame } from './composables/nowHere'
+import { whenIdle } from './composables/lazily'
 import { watchUnderWay } from './composables/underWay'
 import { startTheme } from './composables/useDayNight'
 import { keepPage } from './offline/pages'
@@ -26,9 +27,12 @@ watchUnderWay()
 /** A page has come: from the machine, or as this device kept it. */
 function came(page: Page): void {
   pageCame(page.props.kept || Date.now())
-  void keepPage(page).catch(() => undefined)
+  whenIdle(() => void keepPage(page).catch(() => undefined))
 }
 router.on('success', (event) => came(event.detail.page))
+
+/** The browser may do something else between reading a page and drawing it. */
+const breath = () => new Promise((soon) => setTimeout(soon))
 
 putColours()
 void createInertiaApp({
@@ -39,15 +43,15 @@ void createInertiaApp({
     const load = pages[`./Pages/${name}.vue`]
     if (!load) throw new Error(`There is no page ${name}`)
     const page = await load()
-    // The browser may do something else between reading a page and drawing it.
-    await new Promise((soon) => setTimeout(soon))
+    await breath()
     return page
   },
-  setup({ el, App, props, plugin }) {
+  async setup({ el, App, props, plugin }) {
     came(props.initialPage)
-    createApp({ render: () => h(App, props) })
+    const app = createApp({ render: () => h(App, props) })
       .use(plugin)
       .use(makeVuetify(startTheme()))
-      .mount(el)
+    await breath()
+    app.mount(el)
   },
 })

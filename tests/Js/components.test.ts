@@ -1,11 +1,14 @@
-import { createApp, h, nextTick, reactive, type Component } from 'vue'
+import { createApp, defineComponent, h, nextTick, reactive, type Component } from 'vue'
 import { createVuetify } from 'vuetify'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import ZoneField from '@/components/forms/ZoneField.vue'
 import WeekFields from '@/components/forms/WeekFields.vue'
+import { useInTurn } from '@/composables/useInTurn'
 import { colours, themeOf } from '@/theme/tokens'
 import type { ChartView } from '@/types/server'
 
@@ -83,7 +86,7 @@ describe('a number field', () => {
     expect(root.textContent).not.toContain('number.')
     find('input').dispatchEvent(new Event('blur'))
     await nextTick()
-    expect(find('.v-messages').textContent).toBe(said)
+    expect(find('.said').textContent).toBe(said)
     expect([props.modelValue, find('input').getAttribute('inputmode')]).toEqual([text, 'whole' in bounds ? 'numeric' : 'decimal'])
   })
 
@@ -91,7 +94,7 @@ describe('a number field', () => {
     const { root, find } = await draw(NumberField, { modelValue: 'x', unit: 'km', errorMessages: 'Not so far.' })
     find('input').dispatchEvent(new Event('blur'))
     await nextTick()
-    expect(find('.v-messages').textContent).toBe('Not so far.')
+    expect(find('.said').textContent).toBe('Not so far.')
     expect(root.textContent).toContain('km')
   })
 
@@ -100,6 +103,56 @@ describe('a number field', () => {
     expect([find('input').className, find('input').getAttribute('aria-invalid')]).toEqual(['slim', 'true'])
     await type(find('input') as HTMLInputElement, '5')
     expect(props.modelValue).toBe('5')
+  })
+})
+
+describe('a long page', () => {
+  const page = defineComponent(() => {
+    const rows = useInTurn(() => [1, 2, 3], 1)
+    return () => [...rows.value.map((row) => h('b', row)), h(InTurn, () => h('i', 'below'))]
+  })
+  const shown = (root: HTMLElement) => [root.querySelectorAll('b').length, root.querySelectorAll('i').length]
+
+  it('is drawn part by part, and at once where somebody goes further down or has seen one', async () => {
+    vi.useFakeTimers()
+    location.hash = '#wax'
+    expect(shown((await draw(page, {})).root)).toEqual([3, 1])
+    location.hash = ''
+    const { root } = await draw(page, {})
+    const seen = [shown(root)]
+    for (let turn = 0; turn < 3; turn++) {
+      vi.advanceTimersToNextTimer()
+      await nextTick()
+      seen.push(shown(root))
+    }
+    expect(seen).toEqual([
+      [1, 0],
+      [1, 1],
+      [2, 1],
+      [3, 1],
+    ])
+    expect(shown((await draw(page, {})).root)).toEqual([3, 1])
+    vi.useRealTimers()
+  })
+})
+
+describe('a time zone', () => {
+  const zones = ['America/Argentina/San_Luis', 'Europe/Amsterdam', 'Europe/Oslo', 'UTC']
+  it.each([
+    ['oslo', 'Europe/Oslo', 'Oslo (Europe)'],
+    ['luis', 'America/Argentina/San_Luis', 'San Luis, Argentina (America)'],
+    ['utc', 'UTC', 'UTC'],
+    ['nowhere', 'nowhere', 'nowhere'],
+  ])('is found by its city: %s', async (words, zone, title) => {
+    const { root, find, props } = await draw(ZoneField, { modelValue: 'Europe/Amsterdam', zones })
+    const input = find('input') as HTMLInputElement
+    expect([input.value, root.querySelectorAll('option').length]).toEqual(['Amsterdam (Europe)', 0])
+    input.dispatchEvent(new Event('focusin', { bubbles: true }))
+    await type(input, words)
+    expect([props.modelValue, input.value, root.querySelectorAll('option').length]).toEqual([zone, words, 4])
+    input.dispatchEvent(new Event('blur'))
+    await nextTick()
+    expect(input.value).toBe(title)
   })
 })
 

@@ -1,22 +1,48 @@
-import { computed, onMounted, ref, type ComputedRef } from 'vue'
+import { computed, onMounted, ref, type ComputedRef, type Ref } from 'vue'
 import { whenIdle } from './lazily'
 
 /** A busy page draws on all the same. */
 const SOON_MS = 200
-/** Once all of a list was drawn it is drawn at once ever after: what is scrolled to stays where it is. */
+/** Once all of a page was drawn pages are drawn at once ever after: what is scrolled to stays where it is. */
 let drawn = false
-/** Whether the browser comes back to a place further down. */
-const scrolled = () => ((history.state as { documentScrollPosition?: { top: number } } | null)?.documentScrollPosition?.top ?? 0) > 0
+/** Whether the browser goes to a place further down. */
+const further = () =>
+  location.hash !== '' || ((history.state as { documentScrollPosition?: { top: number } } | null)?.documentScrollPosition?.top ?? 0) > 0
+const atOnce = () => drawn || further()
+
+/** What is still to be drawn of this page, one after the other; the browser is free in between. */
+const waiting: (() => void)[] = []
+/** Whether there is something. */
+export const drawing = ref(false)
+function wait(draw: () => void): void {
+  waiting.push(draw)
+  if (!drawing.value) next()
+}
+function next(): void {
+  drawing.value = true
+  whenIdle(() => {
+    waiting.shift()?.()
+    if (waiting.length) return next()
+    drawing.value = false
+    drawn = true
+  }, SOON_MS)
+}
+
+/** Whether a part of a page is to be drawn yet: what stands over it is there sooner. */
+export function useTurn(): Ref<boolean> {
+  const come = ref(atOnce())
+  onMounted(() => come.value || wait(() => (come.value = true)))
+  return come
+}
 
 /** The first few of a list with the page, the others one by one after it: what is in sight is there sooner. */
-export function useInTurn<T>(list: () => T[], atOnce: number): ComputedRef<T[]> {
-  const count = ref(drawn || scrolled() ? Infinity : atOnce)
-  const next = (): void =>
-    whenIdle(() => {
-      count.value++
-      if (count.value < list().length) next()
-      else drawn = true
-    }, SOON_MS)
-  onMounted(() => count.value < list().length && next())
+export function useInTurn<T>(list: () => T[], first: number): ComputedRef<T[]> {
+  const count = ref(atOnce() ? Infinity : first)
+  const grow = (): void => {
+    count.value++
+    if (count.value < list().length) wait(grow)
+    else count.value = Infinity
+  }
+  onMounted(() => count.value < list().length && wait(grow))
   return computed(() => list().slice(0, count.value))
 }

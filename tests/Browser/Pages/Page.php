@@ -30,6 +30,16 @@ class Page
     public static function open(RemoteWebDriver $driver, string $url, string $path = '/'): static
     {
         $driver->get($url . $path);
+        // All of it is drawn: what is not in sight comes a moment after what is.
+        $driver->wait(self::PATIENCE_S, 50)->until(
+            fn() => $driver->executeScript(
+                <<<'JS'
+                const app = document.getElementById('app')
+                return !app || (app.childElementCount > 0 && !document.querySelector('main[aria-busy]'))
+                JS
+                ,
+            ),
+        );
 
         return new static($driver, $url);
     }
@@ -298,7 +308,7 @@ class Page
         return $this->driver->executeScript(
             <<<'JS'
             const PRESSED = 'a[href], button, input, select, textarea, summary, label, [role=tab], [role=button], [tabindex]:not([tabindex="-1"])'
-            const FIELD = '.v-field, .v-selection-control, .v-input, label'
+            const FIELD = '.text-field .box, .v-field, .v-selection-control, .v-input, label'
             const dialog = document.querySelector('.v-overlay--active[role="dialog"]')
             const alone = (link) => !link.closest('p') || link.closest('p').innerText.trim() === link.innerText.trim()
             return [...(dialog ?? document).querySelectorAll(PRESSED)]

@@ -9,6 +9,7 @@ import WearForecast from '@/components/chain/WearForecast.vue'
 import HookTag from '@/components/chain/HookTag.vue'
 import WearRule from '@/components/chain/WearRule.vue'
 import WhyPanel from '@/components/chain/WhyPanel.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import NotCounted from '@/components/shed/NotCounted.vue'
 import { useHere } from '@/composables/useHere'
@@ -163,7 +164,7 @@ useKeys({
           </dl></PhoneFold
         >
       </div>
-      <ChainLife class="life" :chain="chain" :timeline="timeline" :may-write="here.mayWrite" />
+      <InTurn><ChainLife class="life" :chain="chain" :timeline="timeline" :may-write="here.mayWrite" /></InTurn>
     </div>
     <WhyPanel v-model="figure" :why="why" />
     <template v-if="here.mayWrite">

@@ -6,6 +6,7 @@ import HourField from '@/components/cost/HourField.vue'
 import MoneyTable from '@/components/cost/MoneyTable.vue'
 import LineChart from '@/components/charts/LineChart.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useActionForm } from '@/composables/useActionForm'
@@ -62,25 +63,27 @@ const ofChains = computed(() =>
         </div>
         <div>
           <LineChart :chart="chart.chart" :high="230" />
-          <LineChart v-if="months" :chart="months" :high="170" data-test="months" />
+          <InTurn><LineChart v-if="months" :chart="months" :high="170" data-test="months" /></InTurn>
         </div>
       </section>
       <EmptyState v-else :text="t('money.none')" href="/books/stock#set" :verb="t('books.set_price')" />
-      <template v-if="chart || years.length">
+      <InTurn v-if="chart || years.length">
         <MoneyTable :by="t('money.by')" :kinds="kinds" :groups="[years, bikes, [all]]" />
         <template v-if="riders.length">
           <h2>{{ t('money.by_rider') }}</h2>
           <MoneyTable :by="t('riders.rider')" :kinds="kinds" :groups="[riders, [all]]" />
         </template>
-        <PhoneFold :title="t('money.chains')">
-          <h2>{{ t('money.chains') }}</h2>
-          <MoneyTable narrow :sort="sort" :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" @sort="order" />
-        </PhoneFold>
-        <details>
-          <summary>{{ t('strip_plan.why') }}</summary>
-          <p class="small">{{ t('money.worked_out') }}</p>
-        </details>
-      </template>
+        <InTurn
+          ><PhoneFold :title="t('money.chains')">
+            <h2>{{ t('money.chains') }}</h2>
+            <MoneyTable narrow :sort="sort" :by="t('money.chain')" :groups="[ofChains, beside, [{ ...all, kinds: [] }]]" @sort="order" />
+          </PhoneFold>
+          <details>
+            <summary>{{ t('strip_plan.why') }}</summary>
+            <p class="small">{{ t('money.worked_out') }}</p>
+          </details></InTurn
+        >
+      </InTurn>
     </div>
   </AppShell>
 </template>

@@ -5,6 +5,7 @@ import PlanLanes from '@/components/plan/PlanLanes.vue'
 import PlannedRideDialog from '@/components/plan/PlannedRideDialog.vue'
 import PlanTerms from '@/components/plan/PlanTerms.vue'
 import CalendarPanel from '@/components/plan/CalendarPanel.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import NumberField from '@/components/forms/NumberField.vue'
@@ -172,160 +173,168 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
             <span v-for="chain in one.chains" :key="chain.id">{{ chain.name }}: {{ chain.why }}</span>
           </li>
         </ol>
-        <section v-if="pot" class="pot" aria-labelledby="pot-title" data-test="pot">
-          <div class="row">
-            <h2 id="pot-title" data-test="pot-text">{{ pot.text }}</h2>
-            <span v-if="pot.accepted" class="muted small">{{ t('ahead.accepted') }}</span>
-            <span class="grow" />
-            <template v-if="here.mayWrite">
-              <Link :href="`/pot-day?${pot.chains.map((one) => `chains[]=${one.id}`).join('&')}`" data-test="to-pot-day">{{
-                t('ahead.to_pot')
-              }}</Link>
-              <template v-if="!pot.accepted">
-                <PushButton data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
-                  t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
-                }}</PushButton>
-                <PushButton data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</PushButton>
-                <PushButton data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</PushButton>
-                <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
-                  <NumberField v-model="have" :label="t('ahead.have')" unit="min" hide-details name="have" />
-                  <PushButton type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</PushButton>
-                </form>
+        <InTurn>
+          <section v-if="pot" class="pot" aria-labelledby="pot-title" data-test="pot">
+            <div class="row">
+              <h2 id="pot-title" data-test="pot-text">{{ pot.text }}</h2>
+              <span v-if="pot.accepted" class="muted small">{{ t('ahead.accepted') }}</span>
+              <span class="grow" />
+              <template v-if="here.mayWrite">
+                <Link :href="`/pot-day?${pot.chains.map((one) => `chains[]=${one.id}`).join('&')}`" data-test="to-pot-day">{{
+                  t('ahead.to_pot')
+                }}</Link>
+                <template v-if="!pot.accepted">
+                  <PushButton data-test="pin" @click="pin(pot.date, !pot.pinned)">{{
+                    t(pot.pinned ? 'ahead.unpin' : 'ahead.pin')
+                  }}</PushButton>
+                  <PushButton data-test="forbid" @click="forbid(pot.date)">{{ t('ahead.forbid') }}</PushButton>
+                  <PushButton data-test="not-this-week" @click="notThisWeek(pot.week)">{{ t('ahead.not_this_week') }}</PushButton>
+                  <form class="row have" @submit.prevent="tryOut({ within: { date: pot.date, minutes: have } })">
+                    <NumberField v-model="have" :label="t('ahead.have')" unit="min" class="minutes" name="have" />
+                    <PushButton type="submit" :loading="asking" data-test="within">{{ t('ahead.take') }}</PushButton>
+                  </form>
+                </template>
               </template>
-            </template>
-          </div>
-          <table class="plain">
-            <caption class="sr">
-              {{
-                t('ahead.why_these')
-              }}
-            </caption>
-            <tbody>
-              <tr v-for="one in pot.chains" :key="one.id" :data-test="`dip-${one.name}`">
-                <td>
-                  <b>{{ one.name }}</b>
-                </td>
-                <td>{{ one.why }}</td>
-                <td class="num">
-                  <button
-                    v-if="here.mayWrite && !pot.accepted"
-                    type="button"
-                    class="as-link quiet"
-                    :aria-label="`${t('ahead.without')}: ${one.name}`"
-                    @click="leaveOut(one.id, pot.date)">
-                    {{ t('ahead.without') }}
-                  </button>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
-        <p class="muted small">{{ t('ahead.move_hint') }}</p>
-        <section v-if="changes.length" aria-labelledby="changes" data-test="changes">
-          <h2 id="changes">{{ t('ahead.changes') }}</h2>
-          <ul>
-            <li v-for="change in changes" :key="change.text" class="row">
-              <span>{{ change.text }}</span>
-              <button
-                v-if="here.mayWrite"
-                type="button"
-                class="as-link"
-                :aria-label="`${t('ahead.let_go')}: ${change.text}`"
-                data-test="let-go"
-                @click="letGo(change)">
-                {{ t('ahead.let_go') }}
-              </button>
-            </li>
-          </ul>
-        </section>
-        <section v-if="shown.doubts.length" class="doubts" aria-labelledby="close">
-          <h2 id="close">{{ t('ahead.close') }}</h2>
-          <p class="muted small">{{ t('ahead.doubts_text') }}</p>
-          <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
-        </section>
-        <PhoneFold :title="t('buy.title')" test="fold-buy"
-          ><section aria-labelledby="buy" data-test="shopping">
-            <h2 id="buy">{{ t('buy.title') }}</h2>
-            <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
-            <table v-else class="plain">
+            </div>
+            <table class="plain">
+              <caption class="sr">
+                {{
+                  t('ahead.why_these')
+                }}
+              </caption>
               <tbody>
-                <tr v-for="item in shopping" :key="item.what + item.by + item.why">
+                <tr v-for="one in pot.chains" :key="one.id" :data-test="`dip-${one.name}`">
                   <td>
-                    <b>{{ item.what }}</b>
+                    <b>{{ one.name }}</b>
                   </td>
-                  <td class="nowrap">
-                    {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
+                  <td>{{ one.why }}</td>
+                  <td class="num">
+                    <button
+                      v-if="here.mayWrite && !pot.accepted"
+                      type="button"
+                      class="as-link quiet"
+                      :aria-label="`${t('ahead.without')}: ${one.name}`"
+                      @click="leaveOut(one.id, pot.date)">
+                      {{ t('ahead.without') }}
+                    </button>
                   </td>
-                  <td class="muted">{{ item.why }}</td>
-                  <td class="num">{{ item.cost }}</td>
                 </tr>
               </tbody>
             </table>
-          </section></PhoneFold
-        >
-        <div class="cols">
-          <PhoneFold :title="t('ahead.rides')" test="fold-rides"
-            ><section aria-labelledby="rides">
-              <h2 id="rides">{{ t('ahead.rides') }}</h2>
-              <p v-if="!rides.length" class="muted small">{{ t('ahead.no_planned') }}</p>
-              <ul>
-                <li v-for="ride in rides" :key="ride.id" class="row" data-test="planned">
-                  <span>{{ ride.text }}</span>
-                  <button
-                    v-if="here.mayWrite"
-                    type="button"
-                    class="as-link"
-                    :aria-label="`${t('verbs.delete')}: ${ride.text}`"
-                    @click="remove(ride.id)">
-                    {{ t('verbs.delete') }}
-                  </button>
-                </li>
-              </ul>
-              <template v-if="wetDays.length">
-                <h2>{{ t('weather.days') }}</h2>
-                <p class="muted small">{{ t('weather.days_text') }}</p>
-                <ul>
-                  <li v-for="day in wetDays" :key="`${day.bike} ${day.date}`" class="row" data-test="wet-day">
-                    <span>{{ day.text }}</span>
-                    <button
-                      v-if="here.mayWrite"
-                      type="button"
-                      class="as-link"
-                      :aria-label="`${day.verb}: ${day.text}`"
-                      @click="planWet(day)">
-                      {{ day.verb }}
-                    </button>
-                  </li>
-                </ul>
-              </template>
-              <template v-if="oddWeeks.length">
-                <h2>{{ t('ahead.odd_weeks') }}</h2>
-                <p class="muted small">{{ t('ahead.odd_text') }}</p>
-                <ul>
-                  <li v-for="week in oddWeeks" :key="`${week.bike} ${week.monday}`" class="row" data-test="odd-week">
-                    <span>{{ week.text }}</span>
-                    <button
-                      v-if="here.mayWrite"
-                      type="button"
-                      class="as-link"
-                      :aria-label="`${t(week.out ? 'ahead.odd_in' : 'ahead.odd_out')}: ${week.text}`"
-                      @click="write('put', `/bikes/${week.bike}/odd-weeks`, { monday: week.monday, out: !week.out })">
-                      {{ t(week.out ? 'ahead.odd_in' : 'ahead.odd_out') }}
-                    </button>
-                  </li>
-                </ul>
-              </template>
-              <CalendarPanel :on="calendar" />
-              <details>
-                <summary>{{ t('strip_plan.why') }}</summary>
-                <p class="small">{{ t('ahead.worked_out') }}</p>
-              </details>
+          </section>
+          <p class="muted small">{{ t('ahead.move_hint') }}</p>
+          <section v-if="changes.length" aria-labelledby="changes" data-test="changes">
+            <h2 id="changes">{{ t('ahead.changes') }}</h2>
+            <ul>
+              <li v-for="change in changes" :key="change.text" class="row">
+                <span>{{ change.text }}</span>
+                <button
+                  v-if="here.mayWrite"
+                  type="button"
+                  class="as-link"
+                  :aria-label="`${t('ahead.let_go')}: ${change.text}`"
+                  data-test="let-go"
+                  @click="letGo(change)">
+                  {{ t('ahead.let_go') }}
+                </button>
+              </li>
+            </ul>
+          </section>
+          <section v-if="shown.doubts.length" class="doubts" aria-labelledby="close">
+            <h2 id="close">{{ t('ahead.close') }}</h2>
+            <p class="muted small">{{ t('ahead.doubts_text') }}</p>
+            <p v-for="doubt in shown.doubts" :key="doubt" data-test="doubt">{{ doubt }}</p>
+          </section>
+        </InTurn>
+        <InTurn>
+          <PhoneFold :title="t('buy.title')" test="fold-buy"
+            ><section aria-labelledby="buy" data-test="shopping">
+              <h2 id="buy">{{ t('buy.title') }}</h2>
+              <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
+              <table v-else class="plain">
+                <tbody>
+                  <tr v-for="item in shopping" :key="item.what + item.by + item.why">
+                    <td>
+                      <b>{{ item.what }}</b>
+                    </td>
+                    <td class="nowrap">
+                      {{ t('buy.by') }} {{ item.by }}<b v-if="item.soon">, {{ t('buy.soon') }}</b>
+                    </td>
+                    <td class="muted">{{ item.why }}</td>
+                    <td class="num">{{ item.cost }}</td>
+                  </tr>
+                </tbody>
+              </table>
             </section></PhoneFold
           >
-          <PhoneFold v-if="here.mayWrite" :title="t('ahead.terms')" test="fold-terms">
-            <PlanTerms :terms="terms" :weekdays="weekdays" :learned="learned" />
-          </PhoneFold>
-        </div>
+        </InTurn>
+        <InTurn>
+          <div class="cols">
+            <PhoneFold :title="t('ahead.rides')" test="fold-rides"
+              ><section aria-labelledby="rides">
+                <h2 id="rides">{{ t('ahead.rides') }}</h2>
+                <p v-if="!rides.length" class="muted small">{{ t('ahead.no_planned') }}</p>
+                <ul>
+                  <li v-for="ride in rides" :key="ride.id" class="row" data-test="planned">
+                    <span>{{ ride.text }}</span>
+                    <button
+                      v-if="here.mayWrite"
+                      type="button"
+                      class="as-link"
+                      :aria-label="`${t('verbs.delete')}: ${ride.text}`"
+                      @click="remove(ride.id)">
+                      {{ t('verbs.delete') }}
+                    </button>
+                  </li>
+                </ul>
+                <template v-if="wetDays.length">
+                  <h2>{{ t('weather.days') }}</h2>
+                  <p class="muted small">{{ t('weather.days_text') }}</p>
+                  <ul>
+                    <li v-for="day in wetDays" :key="`${day.bike} ${day.date}`" class="row" data-test="wet-day">
+                      <span>{{ day.text }}</span>
+                      <button
+                        v-if="here.mayWrite"
+                        type="button"
+                        class="as-link"
+                        :aria-label="`${day.verb}: ${day.text}`"
+                        @click="planWet(day)">
+                        {{ day.verb }}
+                      </button>
+                    </li>
+                  </ul>
+                </template>
+                <template v-if="oddWeeks.length">
+                  <h2>{{ t('ahead.odd_weeks') }}</h2>
+                  <p class="muted small">{{ t('ahead.odd_text') }}</p>
+                  <ul>
+                    <li v-for="week in oddWeeks" :key="`${week.bike} ${week.monday}`" class="row" data-test="odd-week">
+                      <span>{{ week.text }}</span>
+                      <button
+                        v-if="here.mayWrite"
+                        type="button"
+                        class="as-link"
+                        :aria-label="`${t(week.out ? 'ahead.odd_in' : 'ahead.odd_out')}: ${week.text}`"
+                        @click="write('put', `/bikes/${week.bike}/odd-weeks`, { monday: week.monday, out: !week.out })">
+                        {{ t(week.out ? 'ahead.odd_in' : 'ahead.odd_out') }}
+                      </button>
+                    </li>
+                  </ul>
+                </template>
+                <CalendarPanel :on="calendar" />
+                <details>
+                  <summary>{{ t('strip_plan.why') }}</summary>
+                  <p class="small">{{ t('ahead.worked_out') }}</p>
+                </details>
+              </section></PhoneFold
+            >
+            <InTurn>
+              <PhoneFold v-if="here.mayWrite" :title="t('ahead.terms')" test="fold-terms">
+                <PlanTerms :terms="terms" :weekdays="weekdays" :learned="learned" />
+              </PhoneFold>
+            </InTurn>
+          </div>
+        </InTurn>
       </template>
     </div>
     <PlannedRideDialog v-if="adding" v-model="addOpen" :forms="forms" :holiday="adding === 'holiday'" />
@@ -374,7 +383,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 .have {
   flex-wrap: nowrap;
 }
-.have .v-input {
+.have .minutes {
   width: 128px;
 }
 .pot h2 {

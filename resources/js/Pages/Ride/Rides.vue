@@ -8,6 +8,7 @@ import PushButton from '@/components/layout/PushButton.vue'
 import RideDialog from '@/components/forms/RideDialog.vue'
 import SplitDialog from '@/components/forms/SplitDialog.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import FilterBar from '@/components/layout/FilterBar.vue'
 import SortHead from '@/components/layout/SortHead.vue'
 import AppShell from '@/components/layout/AppShell.vue'
@@ -208,7 +209,7 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         <PushButton v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</PushButton>
       </div>
     </div>
-    <InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" />
+    <InTurn><InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" /></InTurn>
     <CatchUpDialog
       v-if="catchingUp"
       v-model="catchingUp"

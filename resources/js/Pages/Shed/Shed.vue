@@ -5,6 +5,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import BikeRail, { type RailVerb } from '@/components/shed/BikeRail.vue'
 import DemoGuide from '@/components/shed/DemoGuide.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import FirstSteps from '@/components/shed/FirstSteps.vue'
 import NextPanel from '@/components/shed/NextPanel.vue'
 import PotCard from '@/components/shed/PotCard.vue'
@@ -237,13 +238,15 @@ useKeys({
           :lines="next"
           :may-write="here.mayWrite"
           @act="act" />
-        <PotCard
-          v-model="list"
-          :chains="pot.chains"
-          :solvent-out="pot.solventOut"
-          :pots="pot.pots"
-          :may-write="here.mayWrite"
-          @dip="dip(list)" />
+        <InTurn
+          ><PotCard
+            v-model="list"
+            :chains="pot.chains"
+            :solvent-out="pot.solventOut"
+            :pots="pot.pots"
+            :may-write="here.mayWrite"
+            @dip="dip(list)"
+        /></InTurn>
       </aside>
     </div>
     <FirstSteps v-else big :bikes="false" :chains="false" :pots="pot.pots.length > 0" :may-write="here.mayWrite" />

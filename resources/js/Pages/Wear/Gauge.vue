@@ -9,9 +9,11 @@ import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import ExpectedDialog from '@/components/wear/ExpectedDialog.vue'
 import LearnedFactors from '@/components/wear/LearnedFactors.vue'
 import InstrumentDialog from '@/components/wear/InstrumentDialog.vue'
+import InTurn from '@/components/layout/InTurn.vue'
 import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
+import { useInTurn } from '@/composables/useInTurn'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -19,6 +21,7 @@ import type { GaugePage, KeptInstrument } from '@/types/server'
 
 const props = defineProps<GaugePage>()
 const here = useHere()
+const inTurn = useInTurn(() => props.bikes, 1)
 type Open = 'measure' | 'retire' | 'instrument' | 'expected'
 const open = ref<Open | null>(null)
 const shown = (name: Open) => computed({ get: () => open.value === name, set: (on: boolean) => (open.value = on ? name : null) })
@@ -51,7 +54,7 @@ onMounted(() => {
       </p>
       <div class="cols">
         <div>
-          <PhoneFold v-for="(bike, i) in bikes" :key="bike.id" :title="bike.name" :open="i === 0" :test="`fold-${bike.name}`">
+          <PhoneFold v-for="(bike, i) in inTurn" :key="bike.id" :title="bike.name" :open="i === 0" :test="`fold-${bike.name}`">
             <template #mark>
               <b v-if="bike.chains.some((one) => one.verdict === 'retire')" class="ember">{{ t('gauge.past') }}</b>
               <b v-else-if="bike.chains.some((one) => one.due)">{{ t('gauge.due') }}</b>
@@ -66,58 +69,60 @@ onMounted(() => {
           <EmptyState v-if="!bikes.length" :text="t('gauge.none')" href="/bikes/new" :verb="t('bike.new')" />
         </div>
         <div class="beside">
-          <PhoneFold v-if="learned" :title="t('gauge.learned')" test="fold-learned">
-            <LearnedFactors :learned="learned" :may-write="here.mayWrite" />
-          </PhoneFold>
-          <PhoneFold :title="t('gauge.instruments')" test="fold-instruments"
-            ><aside>
-              <section aria-labelledby="instruments">
-                <div class="row between">
-                  <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
-                  <PushButton v-if="here.mayWrite" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</PushButton>
-                </div>
-                <p class="muted small">{{ t('gauge.instruments_text') }}</p>
-                <ul class="plain">
-                  <li v-for="one in instruments" :key="String(one.id)">
-                    <span
-                      ><b>{{ one.name }}</b
-                      ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
-                    >
-                    <PushButton
-                      v-if="here.mayWrite"
-                      :aria-label="`${t('verbs.edit')}: ${one.name}`"
-                      :data-test="`edit-${one.name}`"
-                      @click="describe(one)"
-                      >{{ t('verbs.edit') }}</PushButton
-                    >
-                  </li>
-                </ul>
-              </section>
-              <section aria-labelledby="expected">
-                <div class="row between">
-                  <h2 id="expected">{{ t('gauge.expected') }}</h2>
-                  <PushButton v-if="here.mayWrite" data-test="change-expected" @click="open = 'expected'">{{
-                    t('gauge.change')
-                  }}</PushButton>
-                </div>
-                <ul>
-                  <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
-                </ul>
-                <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
-                <p class="small" data-test="own-chains">{{ expected.own }}</p>
-              </section>
-              <section v-if="here.mayWrite" aria-labelledby="connected">
-                <h2 id="connected">{{ t('gauge.connected') }}</h2>
-                <ConnectDevice
-                  :devices="gauges"
-                  url="/gauges"
-                  :name-label="t('gauge.device_name')"
-                  :verb="t('gauge.connect')"
-                  example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
-                  reload="gauges"
-                  test="gauge" />
-              </section></aside
-          ></PhoneFold>
+          <InTurn>
+            <PhoneFold v-if="learned" :title="t('gauge.learned')" test="fold-learned">
+              <LearnedFactors :learned="learned" :may-write="here.mayWrite" />
+            </PhoneFold>
+            <PhoneFold :title="t('gauge.instruments')" test="fold-instruments"
+              ><aside>
+                <section aria-labelledby="instruments">
+                  <div class="row between">
+                    <h2 id="instruments">{{ t('gauge.instruments') }}</h2>
+                    <PushButton v-if="here.mayWrite" data-test="add-instrument" @click="describe(null)">{{ t('gauge.add') }}</PushButton>
+                  </div>
+                  <p class="muted small">{{ t('gauge.instruments_text') }}</p>
+                  <ul class="plain">
+                    <li v-for="one in instruments" :key="String(one.id)">
+                      <span
+                        ><b>{{ one.name }}</b
+                        ><span class="muted small">{{ t(`measure.${one.kind}`) }}, {{ one.about }}</span></span
+                      >
+                      <PushButton
+                        v-if="here.mayWrite"
+                        :aria-label="`${t('verbs.edit')}: ${one.name}`"
+                        :data-test="`edit-${one.name}`"
+                        @click="describe(one)"
+                        >{{ t('verbs.edit') }}</PushButton
+                      >
+                    </li>
+                  </ul>
+                </section>
+                <section aria-labelledby="expected">
+                  <div class="row between">
+                    <h2 id="expected">{{ t('gauge.expected') }}</h2>
+                    <PushButton v-if="here.mayWrite" data-test="change-expected" @click="open = 'expected'">{{
+                      t('gauge.change')
+                    }}</PushButton>
+                  </div>
+                  <ul>
+                    <li v-for="point in expected.points" :key="point.interval">{{ point.text }}</li>
+                  </ul>
+                  <p class="muted small">{{ expected.house ? t('gauge.expected_text') : t('settings.own') }}</p>
+                  <p class="small" data-test="own-chains">{{ expected.own }}</p>
+                </section>
+                <section v-if="here.mayWrite" aria-labelledby="connected">
+                  <h2 id="connected">{{ t('gauge.connected') }}</h2>
+                  <ConnectDevice
+                    :devices="gauges"
+                    url="/gauges"
+                    :name-label="t('gauge.device_name')"
+                    :verb="t('gauge.connect')"
+                    example='{"readings": [{"sequence": 1, "value_pct": 0.32}]}'
+                    reload="gauges"
+                    test="gauge" />
+                </section></aside
+            ></PhoneFold>
+          </InTurn>
         </div>
       </div>
     </div>

@@ -22,6 +22,7 @@ import TermsNote from './TermsNote.vue'
 import ThumbBar from './ThumbBar.vue'
 import WhoseSwitch from './WhoseSwitch.vue'
 import { unconfirmed } from '@/composables/useConfirmed'
+import { drawing } from '@/composables/useInTurn'
 import { useDayNight } from '@/composables/useDayNight'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
@@ -159,7 +160,7 @@ useIntervalFn(() => void exchange(), SEND_EVERY_MS)
       {{ t('changed_elsewhere') }}
       <PushButton @click="router.reload()">{{ t('verbs.show') }}</PushButton>
     </div>
-    <main id="content" tabindex="-1">
+    <main id="content" tabindex="-1" :aria-busy="drawing || undefined">
       <div ref="content"><slot /></div>
       <TermsNote :of="content" />
     </main>
