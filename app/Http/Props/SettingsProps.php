@@ -74,12 +74,12 @@ use Locale;
  *     factors: list<array{value: string, name: string, house: bool}>,
  *     choices: array{
  *         zones: list<string>,
- *         distance: list<string>,
+ *         distance: list<Choice>,
  *         temperature: list<Choice>,
- *         mass: list<string>,
+ *         mass: list<Choice>,
  *         clocks: list<Choice>,
  *         firstDays: list<Choice>,
- *         currencies: list<string>,
+ *         currencies: list<Choice>,
  *         languages: list<Choice>,
  *         schools: list<array{value: string, title: string, reason: string}>,
  *         ready: list<Choice>,
@@ -154,6 +154,16 @@ final readonly class SettingsProps
         );
     }
 
+    /**
+     * @param list<string> $codes
+     *
+     * @return list<Choice> what is written the same everywhere
+     */
+    private static function codes(array $codes): array
+    {
+        return array_map(fn(string $code) => ['value' => $code, 'title' => $code], $codes);
+    }
+
     /** @return SettingsValues the settings as their form shows them */
     public static function values(Translator $translator): array
     {
@@ -202,9 +212,9 @@ final readonly class SettingsProps
             ),
             'choices' => [
                 'zones' => DateTimeZone::listIdentifiers(),
-                'distance' => Units::DISTANCE,
+                'distance' => self::codes(Units::DISTANCE),
                 'temperature' => array_map(fn(string $unit) => ['value' => $unit, 'title' => "°{$unit}"], Units::TEMPERATURE),
-                'mass' => Units::MASS,
+                'mass' => self::codes(Units::MASS),
                 'clocks' => array_map(
                     fn(string $clock) => ['value' => $clock, 'title' => $translator->say("ui.settings.clocks.{$clock}")],
                     Units::CLOCK,
@@ -213,7 +223,7 @@ final readonly class SettingsProps
                     fn(int $day) => ['value' => (string) $day, 'title' => $translator->weekday($day, 'EEEE')],
                     Units::FIRST_DAYS,
                 ),
-                'currencies' => Units::CURRENCIES,
+                'currencies' => self::codes(Units::CURRENCIES),
                 'languages' => array_map(
                     fn(string $language) => ['value' => $language, 'title' => (string) Locale::getDisplayLanguage($language, $language)],
                     Translator::languages(),

@@ -7,6 +7,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -96,7 +97,7 @@ const save = () => submit('post', '/arrive')
       </p>
       <section class="sheet fields" :aria-label="t('ride.bike')">
         <div v-if="!bike" class="bike">
-          <v-text-field
+          <TextField
             v-model="form.name"
             :label="t('bike.name')"
             :error-messages="errors.name ?? errors['bikes.0.name']"
@@ -127,7 +128,7 @@ const save = () => submit('post', '/arrive')
         :data-test="`arriving-${i}`">
         <div class="row top">
           <HookTag :label="one.label || '?'" :ready="false" />
-          <v-text-field
+          <TextField
             v-model="one.label"
             :label="t('arrive.letter')"
             :error-messages="errorOf(i, 'label')"
@@ -162,7 +163,6 @@ const save = () => submit('post', '/arrive')
             :whole="figure.whole"
             :label="t(`arrive.${figure.name}`)"
             :unit="figure.suffix"
-            :persistent-placeholder="!figure.needed"
             :placeholder="figure.needed ? undefined : t('arrive.unknown')"
             :error-messages="errorOf(i, figure.field)"
             :name="`${figure.name}-${i}`" />
@@ -177,7 +177,6 @@ const save = () => submit('post', '/arrive')
           v-model="form.cassette.km"
           :label="`${t('parts.cassette')} ${t('arrive.so_far')}`"
           :unit="here.distanceUnit"
-          persistent-placeholder
           :placeholder="t('arrive.unknown')"
           :error-messages="errors['cassette.km']"
           name="cassette" />
@@ -185,7 +184,6 @@ const save = () => submit('post', '/arrive')
           v-model="form.ring.km"
           :label="`${t('parts.ring')} ${t('arrive.so_far')}`"
           :unit="here.distanceUnit"
-          persistent-placeholder
           :placeholder="t('arrive.unknown')"
           :error-messages="errors['ring.km']"
           name="ring" />

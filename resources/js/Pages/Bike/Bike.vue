@@ -12,6 +12,7 @@ import PartsPanel from '@/components/wear/PartsPanel.vue'
 import OpeningDialog from '@/components/forms/OpeningDialog.vue'
 import PageTabs from '@/components/layout/PageTabs.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { usePart } from '@/composables/usePart'
@@ -65,19 +66,19 @@ const save = () => submit(props.bike === null ? 'post' : 'put', props.bike === n
       >
       <form v-show="asked" class="narrow fields" novalidate @submit.prevent="save">
         <div v-show="shows('bike')" class="fields">
-          <v-text-field
+          <TextField
             v-model="form.name"
             :label="t('bike.name')"
             :error-messages="form.errors.name"
             name="name"
             :autofocus="bike === null" />
-          <v-text-field
+          <TextField
             v-model="form.rider"
             :label="t('riders.rider')"
             :hint="t('riders.hint')"
             persistent-hint
             :error-messages="form.errors.rider"
-            v-bind="{ list: 'riders' }"
+            list="riders"
             name="rider" />
           <datalist id="riders"><option v-for="name in riders" :key="name" :value="name" /></datalist>
           <div class="two">

@@ -10,6 +10,7 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { NewChainPage } from '@/types/server'
@@ -85,7 +86,7 @@ function save(strip: boolean): void {
         :label="t('new_chain.rail')"
         :error-messages="form.errors.bike_id" />
       <div class="two">
-        <v-text-field v-model="form.label" :label="t('new_chain.label')" :error-messages="form.errors.label" name="label" />
+        <TextField v-model="form.label" :label="t('new_chain.label')" :error-messages="form.errors.label" name="label" />
         <NumberField v-model="form.speeds" whole :label="t('new_chain.speeds')" :error-messages="form.errors.speeds" name="speeds" />
       </div>
       <NumberField

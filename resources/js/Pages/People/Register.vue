@@ -4,6 +4,7 @@ import PushButton from '@/components/layout/PushButton.vue'
 import ZoneField from '@/components/forms/ZoneField.vue'
 import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { t } from '@/composables/useText'
 
 const props = defineProps<{ zones: string[]; asksCode: boolean }>()
@@ -23,9 +24,9 @@ const form = useForm({
     <p class="muted">{{ t('people.register_text') }}</p>
     <form class="fields" novalidate @submit.prevent="form.post('/register')">
       <AccountFields v-model:name="form.name" v-model:email="form.email" v-model:password="form.password" :errors="form.errors" />
-      <v-text-field v-model="form.workshop" :label="t('people.workshop')" :error-messages="form.errors.workshop" name="workshop" />
+      <TextField v-model="form.workshop" :label="t('people.workshop')" :error-messages="form.errors.workshop" name="workshop" />
       <ZoneField v-model="form.time_zone" :zones="zones" :error-messages="form.errors.time_zone" />
-      <v-text-field
+      <TextField
         v-if="asksCode"
         v-model="form.code"
         autocomplete="off"

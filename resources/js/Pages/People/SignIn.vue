@@ -2,6 +2,7 @@
 import { router, useForm } from '@inertiajs/vue3'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { onMounted, ref } from 'vue'
 import { mayHavePasskeys, signInByPasskey } from '@/composables/passkeys'
 import { t } from '@/composables/useText'
@@ -32,14 +33,14 @@ onMounted(async () => (unsent.value = await leaveNothing()))
       {{ unsent === 1 ? t('kept.sign_in_one') : t('kept.sign_in_text', { count: unsent }) }}
     </p>
     <form class="fields" novalidate @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })">
-      <v-text-field
+      <TextField
         v-model="form.email"
         type="email"
         autocomplete="username"
         :label="t('people.email')"
         :error-messages="form.errors.email"
         name="email" />
-      <v-text-field
+      <TextField
         v-model="form.password"
         type="password"
         autocomplete="current-password"

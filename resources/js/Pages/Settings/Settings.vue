@@ -13,6 +13,7 @@ import PeoplePanel from '@/components/settings/PeoplePanel.vue'
 import ThisDevice from '@/components/settings/ThisDevice.vue'
 import WeatherPanel from '@/components/settings/WeatherPanel.vue'
 import WorkshopList from '@/components/settings/WorkshopList.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePart } from '@/composables/usePart'
 import { useHere } from '@/composables/useHere'
@@ -58,18 +59,22 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
         <fieldset :disabled="!here.mayWrite" class="fields">
           <legend class="sr">{{ t(`settings.part.${part}`) }}</legend>
           <div v-if="drawn.has('workshop')" v-show="part === 'workshop'" class="fields">
-            <v-text-field v-model="form.name" :label="t('settings.name')" :error-messages="form.errors.name" name="name" />
+            <TextField v-model="form.name" :label="t('settings.name')" :error-messages="form.errors.name" name="name" />
             <ZoneField v-model="form.time_zone" :zones="choices.zones" :error-messages="form.errors.time_zone" />
-            <div class="two">
+            <div class="taps">
               <TapChoice v-model="form.clock" :legend="t('settings.clock')" :options="choices.clocks" test="clock" />
               <TapChoice v-model="form.first_day" :legend="t('settings.first_day')" :options="choices.firstDays" test="first-day" />
             </div>
-            <div class="four">
-              <v-select v-model="form.distance_unit" :items="choices.distance" :label="t('settings.distance')" data-test="distance-unit" />
-              <v-select v-model="form.temperature_unit" :items="choices.temperature" :label="t('settings.temperature')" />
-              <v-select v-model="form.mass_unit" :items="choices.mass" :label="t('settings.mass')" />
-              <v-select v-model="form.currency" :items="choices.currencies" :label="t('settings.currency')" />
+            <div class="taps">
+              <TapChoice v-model="form.distance_unit" :legend="t('settings.distance')" :options="choices.distance" test="distance-unit" />
+              <TapChoice
+                v-model="form.temperature_unit"
+                :legend="t('settings.temperature')"
+                :options="choices.temperature"
+                test="temperature-unit" />
+              <TapChoice v-model="form.mass_unit" :legend="t('settings.mass')" :options="choices.mass" test="mass-unit" />
             </div>
+            <TapChoice v-model="form.currency" :legend="t('settings.currency')" :options="choices.currencies" test="currency" />
             <v-select
               v-if="choices.languages.length > 1"
               v-model="form.language"
@@ -92,14 +97,10 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               </div>
             </div>
             <div>
-              <v-select
-                v-model="form.limit_school"
-                :items="choices.schools"
-                :label="t('settings.limit')"
-                :hint="reasonOf(choices.schools, form.limit_school)"
-                persistent-hint />
+              <TapChoice v-model="form.limit_school" :legend="t('settings.limit')" :options="choices.schools" test="limit-school" />
+              <p class="muted small reason">{{ reasonOf(choices.schools, form.limit_school) }}</p>
             </div>
-            <v-select v-model="form.ready_school" :items="choices.ready" :label="t('settings.ready')" data-test="ready-school" />
+            <TapChoice v-model="form.ready_school" :legend="t('settings.ready')" :options="choices.ready" test="ready-school" />
             <ul v-if="bikes.length" class="bikes">
               <li v-for="bike in bikes" :key="bike.id">
                 <span
@@ -155,7 +156,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
             <TickBox v-model="form.also_past" :label="t('settings.past')" />
             <div>
               <TapChoice v-model="form.weather" :legend="t('weather.title')" :options="choices.weather" test="weather" />
-              <p class="muted small rain">{{ t('weather.text') }}</p>
+              <p class="muted small reason">{{ t('weather.text') }}</p>
             </div>
           </div>
           <div v-if="here.mayWrite" class="row at-hand">
@@ -188,8 +189,13 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
 .narrow {
   max-width: 760px;
 }
-.rain {
+.reason {
   margin: 8px 0 0;
+}
+.taps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px 36px;
 }
 .four {
   display: grid;

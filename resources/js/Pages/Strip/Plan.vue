@@ -186,7 +186,6 @@ function start(): void {
               v-model="form.start"
               :label="t('strip_plan.load')"
               :placeholder="preview?.start"
-              persistent-placeholder
               :unit="massUnit"
               :hint="t('strip_plan.load_hint')"
               persistent-hint

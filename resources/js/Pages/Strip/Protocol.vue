@@ -5,6 +5,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -97,7 +98,7 @@ const drop = () => write('delete', `/protocols/${props.own}`)
         <template v-if="own === null">{{ t('protocol.from', { name }) }}. </template>{{ t('protocol.text') }}
       </p>
       <div class="head">
-        <v-text-field v-model="form.name" :label="t('protocol.name')" :error-messages="form.errors.name" name="name" />
+        <TextField v-model="form.name" :label="t('protocol.name')" :error-messages="form.errors.name" name="name" />
         <TickBox v-model="form.drip_only" :label="t('protocol.drip_only')" />
       </div>
       <ol>

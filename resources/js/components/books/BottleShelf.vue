@@ -4,6 +4,7 @@ import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -72,7 +73,7 @@ const remove = (bottle: BottleView) => {
       :known="['name', 'volume', 'left', 'opened', 'price']"
       test="bottle-form"
       @submit="save(false)">
-      <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
+      <TextField v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
       <div class="two">
         <NumberField v-model="form.volume" :label="t('bottles.volume')" unit="ml" :error-messages="form.errors.volume" name="volume" />
         <NumberField

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { StockPage } from '@/types/server'
@@ -43,7 +44,7 @@ const { form: link, submit: sendLink } = useActionForm({
       test="link-form"
       @submit="sendLink('post', '/links', () => (open = false))">
       <div class="two">
-        <v-text-field v-model="link.name" :label="t('books.name')" :error-messages="link.errors.name" name="name" />
+        <TextField v-model="link.name" :label="t('books.name')" :error-messages="link.errors.name" name="name" />
         <NumberField v-model="link.count" whole :label="t('books.count')" :error-messages="link.errors.count" name="count" />
       </div>
       <div class="two">

@@ -3,6 +3,7 @@ import ChainFacts from '@/components/chain/ChainFacts.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { ChainPage } from '@/types/server'
@@ -30,7 +31,7 @@ const { form: details, submit: submitDetails } = useActionForm({ ...props.edit }
       :label="t('new_chain.rail')"
       :error-messages="details.errors.bike_id" />
     <div class="two">
-      <v-text-field v-model="details.label" :label="t('new_chain.label')" :error-messages="details.errors.label" />
+      <TextField v-model="details.label" :label="t('new_chain.label')" :error-messages="details.errors.label" />
       <NumberField v-model="details.speeds" whole :label="t('new_chain.speeds')" :error-messages="details.errors.speeds" />
     </div>
     <NumberField v-model="details.pitches" whole :label="t('new_chain.pitches')" :error-messages="details.errors.pitches" />

@@ -3,6 +3,7 @@ import DateField from '@/components/forms/DateField.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 
@@ -56,7 +57,7 @@ const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, tit
       :error-messages="errors.drip_interval"
       name="drip_interval" />
     <div v-if="asksEvent" class="three">
-      <v-text-field
+      <TextField
         v-model="facts.event"
         :label="t('new_chain.event')"
         :hint="t('new_chain.event_hint')"

@@ -2,6 +2,7 @@
 import { router } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { ask } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -45,7 +46,7 @@ const disconnect = (id: number) => router.delete(`/devices/${id}`, { preserveScr
       </li>
     </ul>
     <form class="two" @submit.prevent="confirmed(connect)">
-      <v-text-field v-model="name" density="compact" :label="nameLabel" :error-messages="problem" :name="`${test}-name`" />
+      <TextField v-model="name" density="compact" :label="nameLabel" :error-messages="problem" :name="`${test}-name`" />
       <PushButton type="submit" :data-test="`connect-${test}`">{{ verb }}</PushButton>
     </form>
     <div v-if="told" role="status" data-test="token">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TextField from '@/components/forms/TextField.vue'
 import { t } from '@/composables/useText'
 
 /** Name, e-mail and password of a new account. */
@@ -9,15 +10,9 @@ defineProps<{ errors: { name?: string; email?: string; password?: string } }>()
 </script>
 
 <template>
-  <v-text-field v-model="name" autocomplete="name" :label="t('people.name')" :error-messages="errors.name" name="name" autofocus />
-  <v-text-field
-    v-model="email"
-    type="email"
-    autocomplete="username"
-    :label="t('people.email')"
-    :error-messages="errors.email"
-    name="email" />
-  <v-text-field
+  <TextField v-model="name" autocomplete="name" :label="t('people.name')" :error-messages="errors.name" name="name" autofocus />
+  <TextField v-model="email" type="email" autocomplete="username" :label="t('people.email')" :error-messages="errors.email" name="email" />
+  <TextField
     v-model="password"
     type="password"
     autocomplete="new-password"

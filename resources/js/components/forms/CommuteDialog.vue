@@ -4,6 +4,7 @@ import TimeField from '@/components/forms/TimeField.vue'
 import ActionDialog from './ActionDialog.vue'
 import TapChoice from './TapChoice.vue'
 import NumberField from '@/components/forms/NumberField.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -64,7 +65,7 @@ const save = () =>
         :unit="here.distanceUnit"
         :error-messages="form.errors.distance"
         name="distance" />
-      <v-text-field
+      <TextField
         v-model="form.hours"
         :label="t('ride.hours')"
         :hint="t('ride.hours_hint')"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiCalendarBlankOutline, mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
+import TextField from '@/components/forms/TextField.vue'
 import { addDays, addMonths, dayFrom, dayText, isDay, weeksOf } from '@/composables/dates'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -54,7 +55,7 @@ function take(day: string): void {
 
 <template>
   <div @keydown="shift">
-    <v-text-field
+    <TextField
       :model-value="text"
       :label="label"
       :name="name"
@@ -65,7 +66,7 @@ function take(day: string): void {
       autocomplete="off"
       @update:model-value="typed"
       @blur="tidy">
-      <template #append-inner>
+      <template #append>
         <v-menu :model-value="open" :close-on-content-click="false" location="bottom end" attach @update:model-value="show">
           <template #activator="{ props: menu }">
             <button v-bind="menu" type="button" class="pick" :aria-label="`${t('calendar.choose')}: ${label}`" :data-test="`pick-${name}`">
@@ -107,7 +108,7 @@ function take(day: string): void {
           </div>
         </v-menu>
       </template>
-    </v-text-field>
+    </TextField>
   </div>
 </template>
 

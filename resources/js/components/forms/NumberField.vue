@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import TextField from '@/components/forms/TextField.vue'
 import { t } from '@/composables/useText'
 
 /** A figure with its unit. It may have a decimal comma; what is no number, or out of bounds, is said on leaving the field. */
@@ -36,7 +37,7 @@ const problem = computed(() => {
     inputmode="decimal"
     :aria-invalid="!!errorMessages?.length"
     @blur="left = true" />
-  <v-text-field
+  <TextField
     v-else
     :model-value="value"
     :inputmode="whole ? 'numeric' : 'decimal'"

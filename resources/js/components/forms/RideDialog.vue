@@ -5,6 +5,7 @@ import TapChoice from './TapChoice.vue'
 import DayAndTime from './DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -65,7 +66,7 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
         :error-messages="form.errors.distance"
         name="distance"
         autofocus />
-      <v-text-field
+      <TextField
         v-model="form.hours"
         :label="t('ride.hours')"
         :hint="t('ride.hours_hint')"

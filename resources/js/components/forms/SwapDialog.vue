@@ -7,6 +7,7 @@ import HookTag from '@/components/chain/HookTag.vue'
 import ActionDialog from './ActionDialog.vue'
 import DayAndTime from './DayAndTime.vue'
 import TapChoice from './TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { formsNow } from '@/composables/nowHere'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
@@ -149,7 +150,7 @@ function save(): void {
       </ul>
     </div>
     <p v-if="chosen?.directional" class="small" data-test="directional">{{ t('swap.directional') }}</p>
-    <v-text-field v-if="asksNote" v-model="form.note" :label="t('swap.note')" :error-messages="form.errors.note" name="note" />
+    <TextField v-if="asksNote" v-model="form.note" :label="t('swap.note')" :error-messages="form.errors.note" name="note" />
     <template v-if="asksLink">
       <TickBox v-model="form.new_link" :label="t('swap.new_link')" :error-messages="form.errors.new_link" data-test="new-link" />
       <v-select

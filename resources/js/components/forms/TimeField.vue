@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import TextField from '@/components/forms/TextField.vue'
 import { timeFrom, timeText } from '@/composables/dates'
 import { useHere } from '@/composables/useHere'
 
@@ -19,7 +20,7 @@ function typed(next: string): void {
 </script>
 
 <template>
-  <v-text-field
+  <TextField
     :model-value="text"
     :label="label"
     :name="name"

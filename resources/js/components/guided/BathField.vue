@@ -21,14 +21,7 @@ function keep(): void {
 
 <template>
   <form class="typed" @submit.prevent="keep">
-    <NumberField
-      v-model="typed"
-      density="compact"
-      hide-details="auto"
-      :error-messages="problem"
-      :label="t('job.celsius')"
-      :unit="`°${unit}`"
-      name="celsius" />
+    <NumberField v-model="typed" density="compact" :error-messages="problem" :label="t('job.celsius')" :unit="`°${unit}`" name="celsius" />
     <PushButton type="submit" data-test="keep-celsius">{{ t('job.keep') }}</PushButton>
   </form>
 </template>

@@ -17,7 +17,6 @@ const keep = () => said() !== '' && isMl() && emit('typed', said())
     <NumberField
       v-model="ml"
       density="compact"
-      hide-details="auto"
       :error-messages="isMl() ? '' : t('job.not_number')"
       :label="t('job.took')"
       unit="ml"

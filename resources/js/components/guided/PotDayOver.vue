@@ -6,6 +6,7 @@ import TickBox from '@/components/forms/TickBox.vue'
 import TimeLanes from '@/components/guided/TimeLanes.vue'
 import DoneBar from '@/components/layout/DoneBar.vue'
 import RiderShares from '@/components/pot/RiderShares.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useKeys } from '@/composables/useKeys'
@@ -57,12 +58,11 @@ const save = () => submit('put', `/jobs/${props.job.id}/record`)
           <tr v-for="(dip, i) in form.dips" :key="dip.id" :data-test="`dip-${dip.chain}`">
             <th scope="row">{{ dip.chain }}</th>
             <td v-for="column in columns" :key="column.field">
-              <v-text-field
+              <TextField
                 v-model="dip[column.field]"
                 :type="column.field === 'time' ? 'time' : 'text'"
                 :inputmode="column.field === 'time' ? undefined : 'decimal'"
                 density="compact"
-                hide-details="auto"
                 :suffix="column.unit"
                 :aria-label="`${dip.chain}: ${column.title}`"
                 :error-messages="errorOf(i, column.field)"

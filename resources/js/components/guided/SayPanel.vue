@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { t } from '@/composables/useText'
 
 /** Words beside a step: a note, or why it is passed over. */
@@ -15,13 +16,7 @@ const send = () => text.value.trim() !== '' && (!asked.value || answer.value !==
 
 <template>
   <form class="say" @submit.prevent="send">
-    <v-text-field
-      v-model="text"
-      autofocus
-      density="compact"
-      hide-details
-      :label="what === 'note' ? t('job.note_text') : t('job.skip_why')"
-      name="say" />
+    <TextField v-model="text" autofocus density="compact" :label="what === 'note' ? t('job.note_text') : t('job.skip_why')" name="say" />
     <TapChoice v-if="asked" v-model="answer" class="asked" :legend="t('job.asks')" :options="asks" test="waxed" />
     <PushButton type="submit" data-test="said">{{ what === 'note' ? t('job.keep') : t('job.skip') }}</PushButton>
   </form>

@@ -22,7 +22,6 @@ const label = (name: string) => `${name}, ${t(props.when === 'before_g' ? 'job.b
     <NumberField
       v-model="masses[chain.id]"
       density="compact"
-      hide-details="auto"
       :error-messages="isMass(chain.id) ? '' : t('job.not_number')"
       :label="label(chain.name)"
       :unit="unit"

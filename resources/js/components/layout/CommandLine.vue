@@ -3,6 +3,7 @@ import { router } from '@inertiajs/vue3'
 import { computed, nextTick, onMounted, ref, useId } from 'vue'
 import ChangesPreview from '@/components/forms/ChangesPreview.vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -42,15 +43,14 @@ function run(): void {
     <v-card data-test="command-line">
       <form novalidate @submit.prevent="run">
         <h1 :id="id" class="sr">{{ t('command.title') }}</h1>
-        <v-text-field
+        <TextField
           ref="field"
           v-model="form.text"
           :label="t('command.label')"
           name="command"
           autocomplete="off"
           autocapitalize="none"
-          spellcheck="false"
-          hide-details />
+          spellcheck="false" />
         <div class="answer" aria-live="polite">
           <p v-if="preview?.sentence" class="sentence" data-test="understood">{{ preview.sentence }}</p>
           <p v-if="wrong && !places.length" class="ember" data-test="not-understood">{{ wrong }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { http } from '@/composables/http'
 import { t } from '@/composables/useText'
 import { unconfirmed } from '@/composables/useConfirmed'
@@ -27,7 +28,7 @@ async function confirm(): Promise<void> {
       <form class="fields sheet" data-test="confirm" @submit.prevent="confirm">
         <h2>{{ t('people_panel.confirm') }}</h2>
         <p class="muted small">{{ t('people_panel.confirm_text') }}</p>
-        <v-text-field
+        <TextField
           v-model="password"
           type="password"
           autocomplete="current-password"

@@ -4,6 +4,7 @@ import DateField from '@/components/forms/DateField.vue'
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -59,7 +60,7 @@ const save = () => submit('post', '/ahead/rides', () => (open.value = false))
     </div>
     <template v-if="!holiday">
       <TapChoice v-model="form.condition" :legend="t('ride.condition')" :options="roads" test="road" />
-      <v-text-field v-model="form.name" :label="t('ahead.name')" :error-messages="form.errors.name" name="name" />
+      <TextField v-model="form.name" :label="t('ahead.name')" :error-messages="form.errors.name" name="name" />
     </template>
   </ActionDialog>
 </template>

@@ -3,6 +3,7 @@ import { computed, reactive } from 'vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import { t } from '@/composables/useText'
@@ -49,7 +50,7 @@ const keep = (forget: boolean) => {
         :error-messages="problems.room"
         density="compact"
         name="calibrate-room" />
-      <v-textarea
+      <TextField
         v-model="values.readings"
         rows="4"
         :label="t('calibrate.readings')"

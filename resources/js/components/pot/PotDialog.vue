@@ -3,6 +3,7 @@ import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { PotChoices, PotOnShelf } from '@/types/server'
@@ -40,7 +41,7 @@ const save = () => (props.pot === null ? submit('post', '/pots', close) : submit
     :caution="t('pot_form.safety')"
     test="pot-form"
     @submit="save">
-    <v-text-field v-model="form.name" :label="t('pot_form.name')" :error-messages="form.errors.name" name="name" />
+    <TextField v-model="form.name" :label="t('pot_form.name')" :error-messages="form.errors.name" name="name" />
     <div>
       <TapChoice v-model="form.kind" :legend="t('pot_form.kind')" :options="choices.kinds" test="pot-kind" />
       <p v-if="form.errors.kind" class="ember" role="alert">{{ form.errors.kind }}</p>

@@ -3,6 +3,7 @@ import { Link, router, useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import ConnectDevice from '@/components/devices/ConnectDevice.vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -62,7 +63,7 @@ const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true,
       <PushButton v-if="!emptying" data-test="empty" @click="emptying = true">{{ t('keep.empty') }}</PushButton>
       <form v-else class="fields" @submit.prevent="clear">
         <p class="caution">{{ t('keep.empty_text') }}</p>
-        <v-text-field v-model="empty.name" :label="t('keep.empty_name')" :error-messages="errorOf()" name="empty-name" />
+        <TextField v-model="empty.name" :label="t('keep.empty_name')" :error-messages="errorOf()" name="empty-name" />
         <div class="row">
           <PushButton type="submit" :loading="empty.processing" data-test="empty-now">{{ t('keep.empty_do') }}</PushButton>
           <PushButton @click="emptying = false">{{ t('verbs.cancel') }}</PushButton>

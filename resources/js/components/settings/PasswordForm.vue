@@ -2,6 +2,7 @@
 import { useForm } from '@inertiajs/vue3'
 import { ref } from 'vue'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { t } from '@/composables/useText'
 
 /** One's own password is changed; the other devices are signed out by it. */
@@ -21,14 +22,14 @@ const save = () =>
   <h2 class="open">{{ t('people_panel.own_password') }}</h2>
   <PushButton v-if="!open" data-test="change-password" @click="open = true">{{ t('people_panel.change_password') }}</PushButton>
   <form v-else class="fields" @submit.prevent="save">
-    <v-text-field
+    <TextField
       v-model="form.old_password"
       type="password"
       autocomplete="current-password"
       :label="t('people_panel.old_password')"
       :error-messages="form.errors.old_password"
       name="old_password" />
-    <v-text-field
+    <TextField
       v-model="form.password"
       type="password"
       autocomplete="new-password"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { router, useForm } from '@inertiajs/vue3'
 import PushButton from '@/components/layout/PushButton.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { t } from '@/composables/useText'
 
@@ -28,7 +29,7 @@ const form = useForm({ workshop: '' })
       </li>
     </ul>
     <form v-if="opens" class="row" @submit.prevent="confirmed(() => form.post('/workshops'))">
-      <v-text-field
+      <TextField
         v-model="form.workshop"
         :label="t('workshops.name')"
         :error-messages="form.errors.workshop"

@@ -4,6 +4,7 @@ import ActionDialog from '@/components/forms/ActionDialog.vue'
 import DayAndTime from '@/components/forms/DayAndTime.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { FormDefaults, JarView, SolventChoice } from '@/types/server'
@@ -56,7 +57,7 @@ const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.
     test="jar-form"
     @submit="save">
     <template v-if="jar === null">
-      <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
+      <TextField v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
       <TapChoice v-model="form.role" :legend="t('jars.role')" :options="roles" test="role" />
     </template>
     <TapChoice v-else v-model="form.act" :legend="jar.holds" :options="jar.acts" test="act" />
@@ -93,12 +94,7 @@ const save = () => submit('post', props.jar === null ? '/jars' : `/jars/${props.
         :error-messages="form.errors.boiling"
         name="boiling" />
     </div>
-    <v-text-field
-      v-if="form.act === 'hand_in'"
-      v-model="form.note"
-      :label="t('jars.note')"
-      :error-messages="form.errors.note"
-      name="note" />
+    <TextField v-if="form.act === 'hand_in'" v-model="form.note" :label="t('jars.note')" :error-messages="form.errors.note" name="note" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
 </template>

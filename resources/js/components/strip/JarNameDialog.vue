@@ -2,6 +2,7 @@
 import ActionDialog from '@/components/forms/ActionDialog.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import type { Choice, JarView } from '@/types/server'
@@ -26,7 +27,7 @@ function save(gone: boolean): void {
     :known="['name', 'role']"
     test="jar-name-form"
     @submit="save(false)">
-    <v-text-field v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
+    <TextField v-model="form.name" :label="t('books.name')" :error-messages="form.errors.name" name="name" />
     <TapChoice v-model="form.role" :legend="t('jars.role')" :options="roles" test="role" />
     <div v-if="jar.empty && !jar.unused" class="row">
       <PushButton data-test="jar-gone" @click="save(true)">{{ t('jars.gone') }}</PushButton>

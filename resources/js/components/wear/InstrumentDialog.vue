@@ -3,6 +3,7 @@ import ActionDialog from '@/components/forms/ActionDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -43,8 +44,8 @@ const remove = () => {
     test="instrument-form"
     @submit="save(false)">
     <TapChoice v-if="!one" v-model="form.kind" :legend="t('gauge.kind')" :options="kinds" test="instrument-kind" />
-    <v-text-field v-model="form.name" :label="t('gauge.name')" :error-messages="form.errors.name" name="name" />
-    <v-text-field
+    <TextField v-model="form.name" :label="t('gauge.name')" :error-messages="form.errors.name" name="name" />
+    <TextField
       v-if="form.kind === 'drop_in'"
       v-model="form.marks"
       :label="t('gauge.marks')"

@@ -5,6 +5,7 @@ import WearRule from '@/components/chain/WearRule.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import GaugeFeed from './GaugeFeed.vue'
 import SeatChoice from './SeatChoice.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { emptySpot, isRead, isSame } from '@/composables/useMeasuring'
 import { usePreview } from '@/composables/usePreview'
@@ -106,7 +107,7 @@ const said = (i: number) => {
         <template v-if="kind === 'ruler'">
           <div class="two">
             <NumberField v-model="reading.pitches" whole :label="t('measure.pitches')" :error-messages="wrong('pitches')" name="pitches" />
-            <v-text-field v-model="at.length_mm" :label="t('measure.length')" :error-messages="here" name="length_mm" />
+            <TextField v-model="at.length_mm" :label="t('measure.length')" :error-messages="here" name="length_mm" />
           </div>
           <p class="muted small">{{ pitchesHint }}</p>
         </template>

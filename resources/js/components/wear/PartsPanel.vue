@@ -8,6 +8,7 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import StepDrawing from '@/components/guided/StepDrawing.vue'
 import PartLife from './PartLife.vue'
+import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -112,7 +113,7 @@ const go = () =>
       test="part-form"
       @submit="add">
       <TapChoice v-model="form.kind" :legend="t('part_form.kind')" :options="kinds" test="part-kind" />
-      <v-text-field v-model="form.name" :label="t('part_form.name')" :error-messages="form.errors.name" name="part-name" />
+      <TextField v-model="form.name" :label="t('part_form.name')" :error-messages="form.errors.name" name="part-name" />
       <div class="two">
         <NumberField
           v-model="form.km"
