@@ -1,4 +1,4 @@
-import { computed, onMounted, ref, type ComputedRef, type Ref } from 'vue'
+import { computed, nextTick, onMounted, ref, type ComputedRef, type Ref } from 'vue'
 import { whenIdle } from './lazily'
 
 /** A busy page draws on all the same. */
@@ -12,19 +12,24 @@ const atOnce = () => drawn || further()
 
 /** What is still to be drawn of this page, one after the other; the browser is free in between. */
 const waiting: (() => void)[] = []
+/** Where among them what is found next belongs: what is within a part goes before what stands below it. */
+let place = 0
 /** Whether there is something. */
 export const drawing = ref(false)
 function wait(draw: () => void): void {
-  waiting.push(draw)
+  waiting.splice(place++, 0, draw)
   if (!drawing.value) next()
 }
 function next(): void {
   drawing.value = true
   whenIdle(() => {
+    place = 0
     waiting.shift()?.()
-    if (waiting.length) return next()
-    drawing.value = false
-    drawn = true
+    void nextTick(() => {
+      if (waiting.length) return next()
+      drawing.value = false
+      drawn = true
+    })
   }, SOON_MS)
 }
 

@@ -62,8 +62,10 @@ const ofChains = computed(() =>
           </div>
         </div>
         <div>
-          <LineChart :chart="chart.chart" :high="230" />
-          <InTurn><LineChart v-if="months" :chart="months" :high="170" data-test="months" /></InTurn>
+          <InTurn>
+            <LineChart :chart="chart.chart" :high="230" />
+            <InTurn><LineChart v-if="months" :chart="months" :high="170" data-test="months" /></InTurn>
+          </InTurn>
         </div>
       </section>
       <EmptyState v-else :text="t('money.none')" href="/books/stock#set" :verb="t('books.set_price')" />

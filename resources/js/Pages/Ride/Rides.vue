@@ -134,80 +134,82 @@ useKeys({ r: () => here.value.mayWrite && props.forms.bikes.length && log(null) 
         </ul>
       </details>
       <h2 v-if="forms.bikes.length" id="rides" class="sr">{{ t('rides.rides') }}</h2>
-      <FilterBar
-        v-if="months.length"
-        url="/rides"
-        :search="search"
-        :bikes="bikes"
-        :chains="chains"
-        :conditions="forms.conditions"
-        :months="months" />
-      <p v-if="found" class="muted" role="status" data-test="found">{{ found }}</p>
-      <p v-if="forms.bikes.length && !rides.length && !found" class="muted">{{ t('rides.none') }}</p>
-      <table v-if="rides.length" class="plain rides" aria-labelledby="rides">
-        <thead>
-          <tr>
-            <SortHead column="day" :title="t('rides.day')" :sort="search.sort || '-day'" @sort="sort" />
-            <SortHead column="bike" :title="t('rides.bike')" :sort="search.sort" @sort="sort" />
-            <SortHead column="distance" num :title="t('rides.distance')" :sort="search.sort" @sort="sort" />
-            <SortHead column="hours" num class="desk" :title="t('rides.hours')" :sort="search.sort" @sort="sort" />
-            <SortHead column="condition" :title="t('rides.condition')" :sort="search.sort" @sort="sort" />
-            <th>{{ t('rides.chain') }}</th>
-            <th class="desk">{{ t('rides.left') }}</th>
-            <th v-if="here.mayWrite">
-              <span class="sr">{{ t('rides.actions') }}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="ride in few.shown.value" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
-            <td>
-              <input
-                v-if="here.mayWrite && !ride.estimated"
-                v-model="chosen"
-                type="checkbox"
-                class="desk"
-                :value="ride.id"
-                :aria-label="`${t('move_rides.choose')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
-                data-test="choose-ride" />
-              {{ ride.day }}<span class="muted desk">{{ ride.time ? `, ${ride.time}` : '' }}</span>
-            </td>
-            <td :class="{ ember: ride.bike === null }">{{ ride.bikeName }}</td>
-            <td class="num">
-              <b>{{ ride.km }}</b><span v-if="ride.estimated" class="muted mark">{{ t('rides.estimated') }}</span>
-            </td>
-            <td class="num desk">{{ ride.hours ?? '—' }}</td>
-            <td>{{ ride.conditionName }}</td>
-            <td>
-              <Link v-if="ride.chain" :href="`/chains/${ride.chain.id}`">{{ ride.chain.name }}</Link><span
-                v-else-if="ride.bike !== null"
-                class="ember"
-                >{{ t('rides.no_chain') }}</span
-              ><span v-else>–</span>
-            </td>
-            <td class="muted desk">{{ ride.left ?? '' }}</td>
-            <td v-if="here.mayWrite" class="acts">
-              <button
-                v-for="act in acts(ride)"
-                :key="act.test"
-                type="button"
-                class="as-link quiet"
-                :aria-label="`${act.text}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
-                :data-test="act.test"
-                @click="act.do">
-                {{ act.text }}
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <PushButton v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
-        t('few.more', { count: few.hidden.value })
-      }}</PushButton>
-      <div v-if="pages > 1" class="row pages">
-        <PushButton v-if="page > 1" @click="show({ page: page - 1 })">{{ t('rides.newer') }}</PushButton>
-        <PushButton v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</PushButton>
-      </div>
+      <InTurn
+        ><FilterBar
+          v-if="months.length"
+          url="/rides"
+          :search="search"
+          :bikes="bikes"
+          :chains="chains"
+          :conditions="forms.conditions"
+          :months="months" />
+        <p v-if="found" class="muted" role="status" data-test="found">{{ found }}</p>
+        <p v-if="forms.bikes.length && !rides.length && !found" class="muted">{{ t('rides.none') }}</p>
+        <table v-if="rides.length" class="plain rides" aria-labelledby="rides">
+          <thead>
+            <tr>
+              <SortHead column="day" :title="t('rides.day')" :sort="search.sort || '-day'" @sort="sort" />
+              <SortHead column="bike" :title="t('rides.bike')" :sort="search.sort" @sort="sort" />
+              <SortHead column="distance" num :title="t('rides.distance')" :sort="search.sort" @sort="sort" />
+              <SortHead column="hours" num class="desk" :title="t('rides.hours')" :sort="search.sort" @sort="sort" />
+              <SortHead column="condition" :title="t('rides.condition')" :sort="search.sort" @sort="sort" />
+              <th>{{ t('rides.chain') }}</th>
+              <th class="desk">{{ t('rides.left') }}</th>
+              <th v-if="here.mayWrite">
+                <span class="sr">{{ t('rides.actions') }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="ride in few.shown.value" :key="ride.id" data-test="ride" :class="{ estimated: ride.estimated }">
+              <td>
+                <input
+                  v-if="here.mayWrite && !ride.estimated"
+                  v-model="chosen"
+                  type="checkbox"
+                  class="desk"
+                  :value="ride.id"
+                  :aria-label="`${t('move_rides.choose')}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                  data-test="choose-ride" />
+                {{ ride.day }}<span class="muted desk">{{ ride.time ? `, ${ride.time}` : '' }}</span>
+              </td>
+              <td :class="{ ember: ride.bike === null }">{{ ride.bikeName }}</td>
+              <td class="num">
+                <b>{{ ride.km }}</b><span v-if="ride.estimated" class="muted mark">{{ t('rides.estimated') }}</span>
+              </td>
+              <td class="num desk">{{ ride.hours ?? '—' }}</td>
+              <td>{{ ride.conditionName }}</td>
+              <td>
+                <Link v-if="ride.chain" :href="`/chains/${ride.chain.id}`">{{ ride.chain.name }}</Link><span
+                  v-else-if="ride.bike !== null"
+                  class="ember"
+                  >{{ t('rides.no_chain') }}</span
+                ><span v-else>–</span>
+              </td>
+              <td class="muted desk">{{ ride.left ?? '' }}</td>
+              <td v-if="here.mayWrite" class="acts">
+                <button
+                  v-for="act in acts(ride)"
+                  :key="act.test"
+                  type="button"
+                  class="as-link quiet"
+                  :aria-label="`${act.text}: ${ride.day}, ${ride.bikeName}, ${ride.km}`"
+                  :data-test="act.test"
+                  @click="act.do">
+                  {{ act.text }}
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <PushButton v-if="few.hidden.value" data-test="show-all" @click="few.all.value = true">{{
+          t('few.more', { count: few.hidden.value })
+        }}</PushButton>
+        <div v-if="pages > 1" class="row pages">
+          <PushButton v-if="page > 1" @click="show({ page: page - 1 })">{{ t('rides.newer') }}</PushButton>
+          <PushButton v-if="page < pages" @click="show({ page: page + 1 })">{{ t('rides.older') }}</PushButton>
+        </div>
+      </InTurn>
     </div>
     <InTurn><InboxPanel v-if="here.mayWrite && forms.bikes.length" :inbox="inbox" class="page" /></InTurn>
     <CatchUpDialog

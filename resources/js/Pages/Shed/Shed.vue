@@ -231,13 +231,9 @@ useKeys({
         </div>
       </div>
       <aside>
-        <NextPanel
-          v-if="!phone"
-          :title="t('shed.next')"
-          :empty="t('shed.next_empty')"
-          :lines="next"
-          :may-write="here.mayWrite"
-          @act="act" />
+        <InTurn v-if="!phone">
+          <NextPanel :title="t('shed.next')" :empty="t('shed.next_empty')" :lines="next" :may-write="here.mayWrite" @act="act" />
+        </InTurn>
         <InTurn
           ><PotCard
             v-model="list"

@@ -2,12 +2,14 @@
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import BikeLane from './BikeLane.vue'
+import { useInTurn } from '@/composables/useInTurn'
 import { t } from '@/composables/useText'
 import type { PlanView, PlannedRideView } from '@/types/server'
 
 /** The coming weeks: each bike's wax burning down as a saw-tooth, its rides below, the pot days through all of them. */
 const props = defineProps<{ plan: PlanView; rides: PlannedRideView[]; chosen: string | null; movable: boolean }>()
 const emit = defineEmits<{ choose: [date: string]; move: [from: string, to: string] }>()
+const lanes = useInTurn(() => props.plan.lanes, 2)
 // What happens on a day stands below the lanes as soon as somebody points at it, or goes there with the keys.
 const told = ref<{ bike: number; day: number } | null>(null)
 const toldDay = computed(() => {
@@ -121,7 +123,7 @@ const pots = computed(() => props.plan.pots.map((pot) => potDay(at(pot.date))))
           </ol>
         </template>
         <BikeLane
-          v-for="lane in plan.lanes"
+          v-for="lane in lanes"
           :key="lane.bike"
           :lane="lane"
           :days="plan.days"
@@ -130,7 +132,9 @@ const pots = computed(() => props.plan.pots.map((pot) => potDay(at(pot.date))))
           @tell="told = { bike: lane.bike, day: $event }" />
       </div>
     </div>
-    <p class="told small" data-test="told">{{ toldDay ? `${toldDay.lane}, ${toldDay.text}` : t('ahead.point') }}</p>
+    <p v-if="lanes.length === plan.lanes.length" class="told small" data-test="told">
+      {{ toldDay ? `${toldDay.lane}, ${toldDay.text}` : t('ahead.point') }}
+    </p>
   </div>
 </template>
 
