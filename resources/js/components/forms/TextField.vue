@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, useAttrs, useId, useTemplateRef, type InputHTMLAttributes } from 'vue'
+import { computed, onMounted, ref, useAttrs, useId, useTemplateRef, type InputHTMLAttributes } from 'vue'
 
 /** A line to write in, or several: its name stands in it until something is written, then over it; what is wrong stands below. */
 defineOptions({ inheritAttrs: false })
@@ -29,6 +29,8 @@ const some = (keep: (name: string) => boolean) => Object.fromEntries(Object.entr
 const root = computed(() => some(ofRoot))
 const own = computed(() => some((name) => !ofRoot(name) && name !== 'autofocus'))
 const wrong = computed(() => [props.errorMessages ?? []].flat().filter((message) => message !== ''))
+// Shown from when somebody came to it, and not taken back: what stands below would move from under the pointer that leaves.
+const seen = ref(props.persistentHint)
 const focus = () => input.value?.focus()
 onMounted(() => 'autofocus' in attrs && attrs.autofocus !== false && focus())
 defineExpose({ focus })
@@ -36,7 +38,7 @@ defineExpose({ focus })
 
 <template>
   <div v-bind="root" class="text-field" :class="density">
-    <div class="box" :class="{ wrong: wrong.length }">
+    <div class="box" :class="{ wrong: wrong.length }" @focusin="seen = true">
       <span v-if="prefix" class="beside">{{ prefix }}</span>
       <component
         :is="rows ? 'textarea' : 'input'"
@@ -47,7 +49,7 @@ defineExpose({ focus })
         :rows="rows"
         :placeholder="placeholder ?? ' '"
         :aria-invalid="wrong.length > 0 || undefined"
-        :aria-describedby="wrong.length || hint ? `${id}-said` : undefined"
+        :aria-describedby="wrong.length || (hint && seen) ? `${id}-said` : undefined"
         @input="value = $event.target.value" />
       <span v-if="suffix" class="beside">{{ suffix }}</span>
       <slot name="append" />
@@ -55,7 +57,7 @@ defineExpose({ focus })
     </div>
     <div :id="`${id}-said`" class="said" aria-live="polite">
       <p v-for="message in wrong" :key="message" class="ember">{{ message }}</p>
-      <p v-if="hint && !wrong.length" class="hint" :class="{ stays: persistentHint }">{{ hint }}</p>
+      <p v-if="hint && seen && !wrong.length" class="hint">{{ hint }}</p>
     </div>
   </div>
 </template>
@@ -162,12 +164,7 @@ label {
   line-height: 1.3;
 }
 .hint {
-  display: none;
   color: var(--steel);
-}
-.hint.stays,
-.text-field:focus-within .hint {
-  display: block;
 }
 @media (max-width: 52.49em) {
   .box,
