@@ -35,7 +35,6 @@ export function makeVuetify(theme: 'day' | 'night') {
     defaults: {
       global: { ripple: false },
       VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
-      VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
       VDialog: { maxWidth: 520, scrollable: true },

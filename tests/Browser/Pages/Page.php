@@ -77,9 +77,13 @@ class Page
 
     public function fill(string $field, string $value): static
     {
-        $input = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
-        $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
-        $input->sendKeys($value);
+        $this->steadily(function () use ($field, $value): void {
+            $input = $this->driver
+                ->wait(self::PATIENCE_S, 50)
+                ->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
+            $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
+            $input->sendKeys($value);
+        });
 
         return $this;
     }

@@ -18,6 +18,12 @@ const props = defineProps<{
   errorMessages?: string | string[]
 }>()
 const left = ref(false)
+/** What is said on leaving would move what is being pressed from under the pointer: it waits until that is let go. */
+function leave(): void {
+  const say = () => setTimeout(() => (left.value = true))
+  if (document.querySelector('main :active, .v-overlay :active')) window.addEventListener('pointerup', say, { once: true })
+  else left.value = true
+}
 const typed = computed(() => value.value.replace(/\s/g, ''))
 const problem = computed(() => {
   if (!left.value || typed.value === '') return undefined
@@ -29,14 +35,7 @@ const problem = computed(() => {
 </script>
 
 <template>
-  <input
-    v-if="slim"
-    v-model="value"
-    :list="list"
-    class="slim"
-    inputmode="decimal"
-    :aria-invalid="!!errorMessages?.length"
-    @blur="left = true" />
+  <input v-if="slim" v-model="value" :list="list" class="slim" inputmode="decimal" :aria-invalid="!!errorMessages?.length" @blur="leave" />
   <TextField
     v-else
     :model-value="value"
@@ -45,5 +44,5 @@ const problem = computed(() => {
     :error-messages="errorMessages?.length ? errorMessages : problem"
     autocomplete="off"
     @update:model-value="value = $event"
-    @blur="left = true" />
+    @blur="leave" />
 </template>

@@ -143,7 +143,7 @@ label {
   translate: 0 -50%;
 }
 /* Nothing is written in it and nobody is: the name has all of the field. */
-.box:has(:placeholder-shown:not(:focus)) .beside:not(:first-child) {
+.box:not(:has(.over)):has(:placeholder-shown:not(:focus)) .beside:not(:first-child) {
   display: none;
 }
 :placeholder-shown:not(:focus, :-webkit-autofill) ~ label:not(.over) {
