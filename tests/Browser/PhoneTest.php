@@ -67,7 +67,10 @@ it('fits its dialogs over a keyboard, opens a job at its top, and a tag with wha
         $chromium->size(360, 780);
 
         // What is said of a field on leaving it moves nothing from under the thumb that presses another.
-        $form = $open('/')->click('ride-Heron')->fill('distance', 'far')->click('condition-wet');
+        $form = $open('/')->click('ride-Heron')->fill('distance', 'far')->settled();
+        $driver->action()->clickAndHold($form->part('condition-wet'))->perform();
+        expect($form->text('ride-form'))->not->toContain('such as 12.5');
+        $driver->action()->release()->perform();
         expect($form->awaitText('ride-form', 'such as 12.5')->settled()->part('condition-wet')->getAttribute('class'))->toContain('on');
 
         $plan = $open('/pot-day')->awaitText('plan-lines', 'done about');
