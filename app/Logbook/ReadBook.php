@@ -9,7 +9,6 @@ use App\Models\Workshop;
 use App\Support\AppClock;
 use Closure;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\EntryKind;
 use Dripel\Core\Logbook\Events;
 use Dripel\Core\Logbook\FillIn;
 use Dripel\Core\Logbook\Part;
@@ -105,12 +104,12 @@ final class ReadBook
     private static function events(Workshop $workshop): Events
     {
         $sources = [];
-        foreach (EntryKind::cases() as $kind) {
-            if ($kind->isEvent()) {
-                $type = EntryType::ofKind($kind);
-                $model = $type->event();
-                $sources[$kind->value] = fn() => CoreRows::events($model, self::rows($workshop, $type->value, ...$model::columns()));
-            }
+        foreach (EntryType::events() as $type) {
+            $model = $type->event();
+            $sources[(string) $type->kind()?->value] = fn() => CoreRows::events(
+                $model,
+                self::rows($workshop, $type->value, ...$model::columns()),
+            );
         }
 
         return Events::from($sources);

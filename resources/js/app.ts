@@ -6,10 +6,9 @@ import { createInertiaApp, router } from '@inertiajs/vue3'
 import { createApp, h, type DefineComponent } from 'vue'
 import { http } from './composables/http'
 import { pageCame } from './composables/nowHere'
-import { whenIdle } from './composables/lazily'
 import { watchUnderWay } from './composables/underWay'
 import { startTheme } from './composables/useDayNight'
-import { keepPage } from './offline/pages'
+import { keepSoon } from './offline/pages'
 import { watchReach } from './offline/reach'
 import { putColours } from './theme/tokens'
 import { makeVuetify } from './theme/vuetify'
@@ -27,7 +26,7 @@ watchUnderWay()
 /** A page has come: from the machine, or as this device kept it. */
 function came(page: Page): void {
   pageCame(page.props.kept || Date.now())
-  whenIdle(() => void keepPage(page).catch(() => undefined))
+  keepSoon(page)
 }
 router.on('success', (event) => came(event.detail.page))
 

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { device, type KeptEntry } from '@/offline/device'
 import { discard, entries, keep, mending, readEntries, refused, send, tryAgain, waiting } from '@/offline/entries'
 import { kindOf, lacks, sameBike, touches } from '@/offline/kinds'
-import { fetchAhead } from '@/offline/pages'
+import { fetchAhead, forgetPages, keepSoon } from '@/offline/pages'
 import { offline } from '@/offline/reach'
 import { leaveNothing, wipe } from '@/offline/wipe'
 import { newActionId } from '@/composables/useActionForm'
@@ -197,6 +197,17 @@ describe('what a device fetches ahead', () => {
     const asked = serveWith(({ url }) => machine(url))
     await fetchAhead(shown)
     expect(asked).toEqual([])
+  })
+
+  it('keeps no page that the browser comes to only after its person signed out', async () => {
+    const later: (() => void)[] = []
+    vi.stubGlobal('requestIdleCallback', (act: () => void) => later.push(act))
+    keepSoon(shown)
+    await forgetPages()
+    keepSoon({ ...(shown as object), url: '/pot' } as never)
+    later.forEach((act) => act())
+    await vi.waitFor(async () => expect(await (await device()).getAllKeys('pages')).toEqual(['/pot']))
+    vi.unstubAllGlobals()
   })
 
   it('does not go on asking a machine that does not let it in', async () => {

@@ -1,5 +1,6 @@
 import type { Page } from '@inertiajs/core'
 import { http, type Answer } from '@/composables/http'
+import { whenIdle } from '@/composables/lazily'
 import { device, type KeptPage } from './device'
 import { answers, offline } from './reach'
 
@@ -21,6 +22,14 @@ export async function keepPage(page: Page, title = document.title.replace(/ · D
   if (urls.length <= MOST) return
   const oldest = (await db.getAll('pages')).sort((a, b) => a.atMs - b.atMs).slice(0, urls.length - MOST)
   await Promise.all(oldest.map((one) => db.delete('pages', one.url)))
+}
+
+/** How often what is kept was forgotten. */
+let forgotten = 0
+/** Keeps it once the browser has nothing else to do; not where its person has signed out by then. */
+export function keepSoon(page: Page, title = document.title.replace(/ · Dripel$/, '')): void {
+  const before = forgotten
+  whenIdle(() => void (before === forgotten && keepPage(page, title).catch(() => undefined)))
 }
 
 /** Puts something newer into a page that is kept, as a guided job does while it runs. */
@@ -61,6 +70,7 @@ export async function fetchAhead(page: Page): Promise<void> {
 
 /** Nothing of what is on its way is kept any more, nor what is kept. */
 export async function forgetPages(): Promise<void> {
+  forgotten++
   fetching = null
   got = { state: '', urls: new Set() }
   localStorage.removeItem(FETCHED)
