@@ -21,11 +21,11 @@ final class Quantities
 
     private const MM_PER_INCH = 25.4;
 
-    /** @var array<int, NumberFormatter> */
-    private array $formatters = [];
+    /** @var array<string, NumberFormatter> by language and decimals: making one takes longer than a hundred figures, and many speak in a request */
+    private static array $formatters = [];
 
-    /** @var array<string, IntlDateFormatter> */
-    private array $dateFormatters = [];
+    /** @var array<string, IntlDateFormatter> by language, zone and pattern */
+    private static array $dateFormatters = [];
 
     private ?NumberFormatter $moneyFormatter = null;
 
@@ -37,7 +37,7 @@ final class Quantities
 
     public function number(float $value, int $decimals = 0): string
     {
-        $formatter = $this->formatters[$decimals] ??= $this->formatter($decimals);
+        $formatter = self::$formatters["{$this->language} {$decimals}"] ??= $this->formatter($decimals);
         // No "-0".
         $rounded = round($value, $decimals) + 0.0;
 
@@ -184,7 +184,7 @@ final class Quantities
         if (isset(self::BARE[$pattern])) {
             return (new DateTimeImmutable("@{$unixS}"))->setTimezone($this->zone)->format(self::BARE[$pattern]);
         }
-        $formatter = $this->dateFormatters[$pattern] ??= new IntlDateFormatter(
+        $formatter = self::$dateFormatters["{$this->language} {$this->zone->getName()} {$pattern}"] ??= new IntlDateFormatter(
             $this->language,
             IntlDateFormatter::NONE,
             IntlDateFormatter::NONE,

@@ -11,7 +11,6 @@ use DateTimeZone;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\LocalDay;
-use IntlDateFormatter;
 
 /** How Dripel speaks in one workshop: its language, units, zone and names. */
 final readonly class Translator
@@ -90,15 +89,10 @@ final readonly class Translator
     public function weekday(int $weekday, string $pattern = 'EEE'): string
     {
         // The epoch was a Thursday; noon in UTC is that day in every zone but the farthest.
-        return (new IntlDateFormatter(
-            $this->settings->text(SettingKey::Language, 0, 'en'),
-            IntlDateFormatter::NONE,
-            IntlDateFormatter::NONE,
-            'UTC',
-            null,
+        return (new Quantities($this->quantities->units, new DateTimeZone('UTC'), $this->settings->text(SettingKey::Language, 0, 'en')))->date(
+            86400 * ($weekday + 3),
             $pattern,
-        ))->format(86400 * ($weekday + 3)) ?:
-            '';
+        );
     }
 
     /** The hour, with its day where that is another one: "16:40", "tomorrow, 07:40". */

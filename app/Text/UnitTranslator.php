@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use BackedEnum;
 use DateTimeZone;
 use Illuminate\Translation\Translator;
 
@@ -52,6 +53,22 @@ final class UnitTranslator extends Translator
         }
 
         return $this->inUnits($found);
+    }
+
+    /**
+     * Parameters stand in the texts as they are called: no :Name and no :NAME, which would be made for each of them in vain.
+     *
+     * @param string $line
+     * @param array<string, mixed> $replace
+     */
+    protected function makeReplacements($line, array $replace): string
+    {
+        $parameters = [];
+        foreach ($replace as $name => $value) {
+            $parameters[":{$name}"] = (string) ($value instanceof BackedEnum ? $value->value : $value);
+        }
+
+        return strtr($line, $parameters);
     }
 
     private function inUnits(string $text): string
