@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Logbook\Snapshots;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\DB;
 
@@ -13,6 +14,7 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         $this->withoutVite();
+        Snapshots::$outermost = DB::transactionLevel();
         // A transaction that is rolled back gives no numbers back there.
         DB::getDriverName() === 'pgsql' && DB::select("select setval(oid::regclass, 1, false) from pg_class where relkind = 'S'");
     }

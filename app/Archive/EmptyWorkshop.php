@@ -7,6 +7,7 @@ namespace App\Archive;
 use App\Logbook\EntryType;
 use App\Logbook\PastRides;
 use App\Logbook\ReadBook;
+use App\Logbook\Snapshots;
 use App\Models\Workshop;
 use App\Support\WriteTransaction;
 use Illuminate\Support\Facades\DB;
@@ -40,6 +41,7 @@ final readonly class EmptyWorkshop
     public function rows(Workshop $workshop): void
     {
         PastRides::forget($workshop);
+        Snapshots::forget($workshop);
         foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'gauge_values', 'rain_hours', 'devices'] as $table) {
             DB::table($table)->where('workshop_id', $workshop->id)->delete();
         }

@@ -10,6 +10,7 @@ use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Text\Translator;
+use App\Wear\ReadWear;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Strip\JarState;
 
@@ -21,6 +22,7 @@ final readonly class Figures
         private ReadJars $readJars,
         private ReadBaths $readBaths,
         private ReadCosts $readCosts,
+        private ReadWear $readWear,
     ) {}
 
     /** @return array<string, list<mixed>> */
@@ -33,6 +35,7 @@ final readonly class Figures
         foreach ($book->chainIds as $id) {
             $figures["chain {$names->fullChain($id)}"] = [
                 ...self::chain($book, $id, $nowS),
+                $this->readWear->of($book, $nowS)->of($id)?->result->toArray(),
                 $names->bike($book->fittings->bikeOf($id, $nowS)),
             ];
         }

@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Logbook\PastRides;
 use App\Logbook\ReadBook;
+use App\Logbook\Snapshots;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\ReadTransaction;
@@ -32,7 +33,10 @@ final readonly class VerifyFigures
                 fn(string $of) => serialize($said[$of] ?? null) !== serialize($true[$of] ?? null),
             ),
         );
-        $differ === [] || PastRides::forget($workshop);
+        if ($differ !== []) {
+            PastRides::forget($workshop);
+            Snapshots::forget($workshop);
+        }
         $this->cache->forever(self::key($workshop), [$this->clock->unixS(), $differ === []]);
 
         return $differ;

@@ -6,7 +6,6 @@ namespace App\Command;
 
 use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Retirement;
 
 /** Every word the command line knows: those of the language, and the names of this workshop. */
 final readonly class Lexicon
@@ -67,8 +66,7 @@ final readonly class Lexicon
         $ids = array_values(
             array_filter(
                 $this->book->chainIds,
-                fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId &&
-                    $this->book->history($id)->last(Retirement::class) === null,
+                fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId && !$this->book->isRetired($id),
             ),
         );
 

@@ -10,7 +10,6 @@ use App\Models\Instrument;
 use App\Models\Jar;
 use App\Models\Pot;
 use App\Models\Workshop;
-use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\SettingKey;
 
 /** Two bikes, jars or pots with one name, or two chains with one letter on a rail, could not be told apart. */
@@ -106,7 +105,7 @@ final readonly class FreeNames
                 $id !== $exceptId &&
                 $book->settings->home($id, PHP_INT_MAX) === $bikeId &&
                 $book->settings->text(SettingKey::ChainLabel, $id) === $label &&
-                $book->history($id)->last(Retirement::class) === null
+                !$book->isRetired($id)
             ) {
                 throw new NotPossible('label', 'label_taken', ['label' => $label]);
             }

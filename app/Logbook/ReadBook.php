@@ -30,13 +30,14 @@ final class ReadBook
 
     private bool $byRowsAlone = false;
 
-    public function __construct(private readonly AppClock $clock) {}
+    public function __construct(private readonly AppClock $clock, private readonly Snapshots $snapshots) {}
 
     public function __invoke(Workshop $workshop): Book
     {
         return $this->read["{$workshop->id} {$workshop->revision}"] ??= $this->read(
             $workshop,
             fn() => PastRides::runs($workshop, $this->byRowsAlone),
+            !$this->byRowsAlone,
         );
     }
 
@@ -53,7 +54,7 @@ final class ReadBook
     }
 
     /**
-     * What something says where nothing is taken from what is kept packed.
+     * What something says where nothing is taken from what is kept packed or worked out.
      *
      * @template T
      *
@@ -87,8 +88,12 @@ final class ReadBook
     }
 
     /** @param Closure(): array<int, RideRun> $rides */
-    private function read(Workshop $workshop, Closure $rides): Book
+    private function read(Workshop $workshop, Closure $rides, bool $whole = false): Book
     {
+        $fillIn = $this->fillIn($workshop);
+        // Before anything else is read: what comes in meanwhile makes it a snapshot of the past, which nobody reads.
+        $snapshot = $whole ? $this->snapshots->of($workshop, $fillIn) : null;
+
         return new Book(
             self::ids($workshop, DB::table('bikes')),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
@@ -96,8 +101,9 @@ final class ReadBook
             array_map(CoreRows::fitting(...), self::rows($workshop, 'fittings', ...CoreRows::FITTING)),
             $rides,
             self::events($workshop),
-            $this->fillIn($workshop),
+            $fillIn,
             $this->parts($workshop),
+            $snapshot,
         );
     }
 

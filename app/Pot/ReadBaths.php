@@ -40,7 +40,7 @@ final class ReadBaths
         if (isset($this->read[$book])) {
             return $this->read[$book];
         }
-        [$states, $usual] = [[], ChainPickup::ofDips($book->dips())];
+        [$states, $usual] = [[], $book->kept('pickup', fn() => ChainPickup::ofDips($book->dips()))];
         foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
             $book->settings->whole(SettingKey::PotGone, $pot->id) === 1 ||
                 ($states[$pot->id] = $this->state($workshop, $book, $pot, $usual));

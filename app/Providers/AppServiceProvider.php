@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Cost\ReadPrices;
 use App\Logbook\ReadBook;
+use App\Logbook\Snapshots;
 use App\Models\User;
 use App\People\RememberedUsers;
 use App\Plan\ReadPlan;
@@ -55,11 +56,14 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(ReadWear::class);
         $this->app->scoped(ReadPlan::class);
         $this->app->scoped(CacheMemo::class);
+        $this->app->scoped(Snapshots::class);
     }
 
     public function boot(): void
     {
-        $this->app->terminating(fn() => $this->app->resolved(CacheMemo::class) && $this->app->make(CacheMemo::class)->keep());
+        foreach ([CacheMemo::class, Snapshots::class] as $kept) {
+            $this->app->terminating(fn() => $this->app->resolved($kept) && $this->app->make($kept)->keep());
+        }
         Event::listen(
             TransactionBeginning::class,
             fn() => $this->app->resolved(ReadBook::class) && $this->app->make(ReadBook::class)->settle(),

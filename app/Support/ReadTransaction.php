@@ -9,6 +9,14 @@ use Illuminate\Database\Connection;
 /** Reads many tables as they are at one instant, whoever writes meanwhile. SQLite always does; a server is told to. */
 final class ReadTransaction
 {
+    private static bool $runs = false;
+
+    /** Whether all that is read now is of one instant, and nothing is written. */
+    public static function runs(): bool
+    {
+        return self::$runs;
+    }
+
     /**
      * @template T
      *
@@ -19,12 +27,18 @@ final class ReadTransaction
     public static function run(Connection $database, callable $read): mixed
     {
         // Within another one it is that one's to say.
-        $tell = $database->getDriverName() === 'pgsql' && $database->transactionLevel() === 0;
+        $outermost = $database->transactionLevel() === 0;
+        self::$runs = self::$runs || $outermost;
+        try {
+            return $database->transaction(function () use ($database, $outermost, $read): mixed {
+                $outermost &&
+                    $database->getDriverName() === 'pgsql' &&
+                    $database->statement('set transaction isolation level repeatable read');
 
-        return $database->transaction(function () use ($database, $tell, $read): mixed {
-            $tell && $database->statement('set transaction isolation level repeatable read');
-
-            return $read();
-        });
+                return $read();
+            });
+        } finally {
+            self::$runs = self::$runs && !$outermost;
+        }
     }
 }

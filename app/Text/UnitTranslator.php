@@ -7,6 +7,7 @@ namespace App\Text;
 use BackedEnum;
 use DateTimeZone;
 use Illuminate\Translation\Translator;
+use Stringable;
 
 /**
  * Texts that name a quantity of the trade write it as {km:200}, {g:8}, {c:90} or {mm:30}; it is read in the units of whoever is spoken to,
@@ -65,7 +66,8 @@ final class UnitTranslator extends Translator
     {
         $parameters = [];
         foreach ($replace as $name => $value) {
-            $parameters[":{$name}"] = (string) ($value instanceof BackedEnum ? $value->value : $value);
+            $value = $value instanceof BackedEnum ? $value->value : $value;
+            $parameters[":{$name}"] = is_scalar($value) || $value instanceof Stringable ? (string) $value : '';
         }
 
         return strtr($line, $parameters);

@@ -55,19 +55,19 @@ final readonly class WearWords
             'mean' => $this->pct($result->nowMean),
             'p10' => $this->pct($result->nowP10),
             'p90' => $this->pct($result->nowP90),
-            'limit' => $q->mark($forecast->chain->limitPct),
+            'limit' => $q->mark($forecast->limitPct),
             'likely' => $q->percent(100 * $result->probabilityPastLimit),
             'km10' => $this->about($result->kmToLimitP10),
             'km50' => $this->about($result->kmToLimitP50),
             'km90' => $this->about($result->kmToLimitP90),
             'at' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm),
-            'ahead' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm - $forecast->chain->nowKm),
+            'ahead' => $result->nextMeasurementKm === null ? '' : $this->about($result->nextMeasurementKm - $forecast->nowKm),
         ];
         $say = fn(string $code): string => $this->translator->say("wear.{$code}", $parameters);
 
         if ($result->verdict === WearVerdict::Retire) {
             // Its last reading alone may say so, whatever was believed before.
-            return [$say($result->nowMean < $forecast->chain->limitPct ? 'retire_reading' : 'now.retire')];
+            return [$say($result->nowMean < $forecast->limitPct ? 'retire_reading' : 'now.retire')];
         }
 
         return array_values(
@@ -79,7 +79,7 @@ final readonly class WearWords
                     $result->kmToLimitP90 === null => $say('limit_open'),
                     default => $say('limit'),
                 },
-                $result->nextMeasurementKm !== null && $result->nextMeasurementKm > $forecast->chain->nowKm ? $say('measure_by') : null,
+                $result->nextMeasurementKm !== null && $result->nextMeasurementKm > $forecast->nowKm ? $say('measure_by') : null,
             ]),
         );
     }
@@ -88,13 +88,13 @@ final readonly class WearWords
     public function why(ChainForecast $forecast, ChainState $chain, OwnChains $own): string
     {
         $q = $this->translator->quantities;
-        $prior = $forecast->chain->prior;
+        $prior = $forecast->readings()->prior;
         $bikeId = $this->translator->settings->home($chain->chainId, $this->translator->nowS) ?? 0;
 
         return implode(
             ' ',
             array_filter([
-                trans_choice('wear.why', count($forecast->chain->readings), [
+                trans_choice('wear.why', count($forecast->readings()->readings), [
                     'rate' => $q->number($prior->rateMedian, 3),
                     'interval' => $q->distance($forecast->intervalKm),
                     'limit' => $q->mark($chain->terms->limitPct),

@@ -211,14 +211,14 @@ final readonly class ChainPageProps
         $q = $this->translator->quantities;
         $say = fn(string $code, array $with = []): string => $this->translator->say("ui.chart.{$code}", $with);
         $shown = $q->units->fromKm(...);
-        $limit = $forecast->chain->limitPct;
-        $now = $forecast->chain->nowKm;
+        $limit = $forecast->limitPct;
+        $now = $forecast->nowKm;
         $band = $forecast->band();
         $top = max([
             1.25 * $limit,
             ...array_map(
                 fn(ForecastReading $one) => 1.1 * ($one->valuePct ?? ($one->lowerPct ?? 0.0)),
-                $forecast->chain->input()->readings,
+                $forecast->readings()->input()->readings,
             ),
         ]);
         $mean = array_map(
@@ -246,7 +246,7 @@ final readonly class ChainPageProps
                             default => "{$q->percent($low)} – {$q->percent($high)}",
                         },
                     ]);
-        }, $forecast->chain->input()->readings);
+        }, $forecast->readings()->input()->readings);
         [$first, $last] = [$forecast->result->kmToLimitP10, $forecast->result->kmToLimitP90];
 
         return Chart::of(

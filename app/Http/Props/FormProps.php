@@ -10,7 +10,6 @@ use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Pace;
-use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\Span;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\Instrument;
@@ -103,7 +102,7 @@ final readonly class FormProps
     /** What an empty distance comes to; empty where none of its rides was timed. */
     private function pace(int $bikeId): string
     {
-        $hoursPerKm = Pace::hoursPerKm($this->book->ridesOf($bikeId));
+        $hoursPerKm = $this->book->kept("pace {$bikeId}", fn() => Pace::hoursPerKm($this->book->ridesOf($bikeId)));
 
         return $hoursPerKm === null
             ? ''
@@ -115,8 +114,7 @@ final readonly class FormProps
     {
         $ids = array_filter(
             $this->book->chainIds,
-            fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId &&
-                $this->book->history($id)->last(Retirement::class) === null,
+            fn(int $id) => $this->book->settings->home($id, $this->translator->nowS) === $bikeId && !$this->book->isRetired($id),
         );
 
         return array_values(array_map(fn(int $id) => ['id' => $id, 'label' => $this->translator->names->chain($id)], $ids));

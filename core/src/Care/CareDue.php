@@ -27,6 +27,11 @@ final readonly class CareDue
 
     public static function of(Book $book, int $bikeId, int $nowS): self
     {
+        return $book->kept("care {$bikeId}", fn() => self::derive($book, $bikeId, $nowS), $nowS);
+    }
+
+    private static function derive(Book $book, int $bikeId, int $nowS): self
+    {
         $brushed = $book->brushed($bikeId, $nowS)?->last;
         $past = $book->ridesOf($bikeId)->through($nowS);
         $sinceKm = ($brushed === null ? $past : $past->after($brushed))->effectiveKm($book->settings);

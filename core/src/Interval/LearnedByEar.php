@@ -41,6 +41,11 @@ final readonly class LearnedByEar
     /** Null while no chain of the bike was ever heard. */
     public static function of(Book $book, int $bikeId, int $nowS): ?self
     {
+        return $book->kept("by ear {$bikeId}", fn() => self::learned($book, $bikeId, $nowS), $nowS);
+    }
+
+    private static function learned(Book $book, int $bikeId, int $nowS): ?self
+    {
         $cycles = self::cyclesOf($book, $bikeId, $nowS);
         // Counted first: a curve that nobody is told of is not fitted.
         if ($cycles === []) {

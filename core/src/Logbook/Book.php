@@ -43,6 +43,7 @@ final class Book
      *     and much does without
      * @param list<Event>|Events $events
      * @param list<Part> $parts
+     * @param Snapshot|null $snapshot of this very logbook; none of one as if more had happened
      */
     public function __construct(
         public readonly array $bikeIds,
@@ -53,6 +54,7 @@ final class Book
         array|Events $events,
         public readonly ?FillIn $fillIn = null,
         public readonly array $parts = [],
+        private readonly ?Snapshot $snapshot = null,
     ) {
         $this->events = $events instanceof Events ? $events : Events::these($events);
         $retiredS = [];
@@ -255,12 +257,46 @@ final class Book
         // This instant and the one before it: a process that watches asks at ever later ones.
         isset($this->states[$nowS]) || ($this->states = array_slice($this->states, -1, null, true) + [$nowS => []]);
 
-        return $this->states[$nowS][$chainId] ??= ChainState::derive(
-            $this->history($chainId),
-            $this->terms()->ofChain($chainId, $nowS),
-            $this->settings,
-            $nowS,
-        );
+        return $this->states[$nowS][$chainId] ??= $this->state($chainId, $nowS);
+    }
+
+    private function state(int $chainId, int $nowS): ChainState
+    {
+        $derive = fn() => ChainState::derive($this->history($chainId), $this->terms()->ofChain($chainId, $nowS), $this->settings, $nowS);
+
+        return match (true) {
+            $this->snapshot === null || !$this->snapshot->lately($nowS) => $derive(),
+            $this->snapshot->holds($nowS) => $this->snapshot->of("chain {$chainId}", $derive)->at($nowS, $this->settings),
+            default => $this->snapshot->of("chain {$chainId} {$nowS}", $derive),
+        };
+    }
+
+    /**
+     * What follows from the logbook, from the snapshot where one is kept.
+     *
+     * @template T
+     *
+     * @param string $key says all that it follows from, but for the logbook
+     * @param Closure(): T $make
+     * @param int|null $nowS the instant that it is of, if that makes a difference: only by which entries it is after
+     *
+     * @return T
+     */
+    public function kept(string $key, Closure $make, ?int $nowS = null): mixed
+    {
+        return $this->snapshot !== null && ($nowS === null || $this->snapshot->holds($nowS)) ? $this->snapshot->of($key, $make) : $make();
+    }
+
+    /** Whether a chain or a part has gone out of use, whenever. */
+    public function isRetired(int $componentId): bool
+    {
+        return isset($this->retiredS[$componentId]);
+    }
+
+    /** When a bike was ridden last; null: never. Unix seconds. */
+    public function lastRiddenS(int $bikeId): ?int
+    {
+        return $this->kept("last ridden {$bikeId}", fn() => $this->ridesOf($bikeId)->last()?->moment->unixS);
     }
 
     public function history(int $chainId): ChainHistory

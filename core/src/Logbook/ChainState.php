@@ -69,6 +69,34 @@ final readonly class ChainState
         );
     }
 
+    /** The same at another instant with no entry in between: only what a clock or the calendar says differs. */
+    public function at(int $nowS, Settings $settings): self
+    {
+        if ($nowS === $this->nowS) {
+            return $this;
+        }
+
+        return new self(
+            chainId: $this->chainId,
+            nowS: $nowS,
+            status: $this->status,
+            terms: $this->terms,
+            km: $this->km,
+            hours: $this->hours,
+            hoursComplete: $this->hoursComplete,
+            opening: $this->opening,
+            wax: $this->wax,
+            dryness: $this->dryness->at($nowS),
+            wear: $this->wear,
+            ridesSinceCare: $this->ridesSinceCare,
+            readyAtS: self::readyAt($this->wax, $settings, $nowS),
+            dips: $this->dips,
+            topUpsMost: $this->topUpsMost,
+            drippedBefore: $this->drippedBefore,
+            keptFor: KeptFor::of($settings, $this->chainId, $nowS),
+        );
+    }
+
     /** Effective km of wax that can be counted on: none where its start is unknown; by hours alone, as far as they go. */
     public function leftKm(): float
     {

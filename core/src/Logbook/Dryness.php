@@ -39,13 +39,31 @@ final readonly class Dryness
         $driedS = $soaking === null ? null : self::driedS($history, $soaking);
 
         return new self(
-            $strip === null ? null : (new BareClock())(new BareClockInput($strip->moment->unixS, $nowS)),
+            self::bareFor($strip?->moment->unixS, $nowS),
             $strip?->moment->unixS,
             $riddenOn === null ? $soaking : null,
             $riddenOn === null || $driedS !== null ? null : $soaking,
             $riddenOn?->moment->unixS,
             $riddenOn === null ? $driedS : null,
         );
+    }
+
+    /** The same at another instant with no entry in between. */
+    public function at(int $nowS): self
+    {
+        return new self(
+            self::bareFor($this->bareSinceS, $nowS),
+            $this->bareSinceS,
+            $this->wetRide,
+            $this->wetPast,
+            $this->riddenOnS,
+            $this->driedS,
+        );
+    }
+
+    private static function bareFor(?int $sinceS, int $nowS): ?BareClockResult
+    {
+        return $sinceS === null ? null : (new BareClock())(new BareClockInput($sinceS, $nowS));
     }
 
     private static function lastSoaking(Rides $rides): ?Ride

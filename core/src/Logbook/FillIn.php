@@ -96,6 +96,22 @@ final readonly class FillIn
         return $readings === [] ? null : $readings[count($readings) - 1];
     }
 
+    /** When the last commute began that has happened, filled in or not: until the next one all that is filled in stays as it is. */
+    public function lastCommuteS(): int
+    {
+        $lastS = PHP_INT_MIN;
+        foreach ($this->commutes as $commute) {
+            // In a week each of its days comes once; today's may not have begun.
+            $day = new DateTimeImmutable("{$this->lastDateOf($commute)} 00:00:00 UTC");
+            for ($back = 0; $back <= 7 && ($date = $day->format('Y-m-d')) >= $commute->fromDate; $back++) {
+                $lastS = max($lastS, $this->beganS($commute, $date) ?? PHP_INT_MIN);
+                $day = $day->modify('-1 day');
+            }
+        }
+
+        return $lastS;
+    }
+
     /** @return list<Commute> of one bike */
     public function commutesOf(int $bikeId): array
     {
@@ -168,19 +184,14 @@ final readonly class FillIn
      */
     private function recur(Commute $commute, array $taken): array
     {
-        $today = LocalDay::of($this->throughS, $this->zone)->date;
-        $until = min($commute->untilDate ?? $today, $today);
         $rides = [];
-        foreach (self::days($commute->fromDate, $until) as $date) {
+        foreach (self::days($commute->fromDate, $this->lastDateOf($commute)) as $date) {
             // Years of confirmed days are passed over before anything is asked of the calendar.
-            if (isset($taken[$date])) {
-                continue;
-            }
-            $start = new DateTimeImmutable("{$date} {$commute->time}", $this->zone);
-            if (in_array((int) $start->format('N'), $commute->weekdays, true) && $start->getTimestamp() <= $this->throughS) {
+            $startS = isset($taken[$date]) ? null : $this->beganS($commute, $date);
+            if ($startS !== null) {
                 $rides[] = new Ride(
                     0,
-                    new Moment($start->getTimestamp(), Precision::Minute, $commute->moment->sequence),
+                    new Moment($startS, Precision::Minute, $commute->moment->sequence),
                     $commute->bikeId,
                     $commute->km,
                     $commute->hours,
@@ -191,6 +202,23 @@ final readonly class FillIn
         }
 
         return $rides;
+    }
+
+    private function lastDateOf(Commute $commute): string
+    {
+        $today = LocalDay::of($this->throughS, $this->zone)->date;
+
+        return min($commute->untilDate ?? $today, $today);
+    }
+
+    /** When a commute began on a day; null: it is none of its days, or it has not happened. */
+    private function beganS(Commute $commute, string $date): ?int
+    {
+        $start = new DateTimeImmutable("{$date} {$commute->time}", $this->zone);
+
+        return in_array((int) $start->format('N'), $commute->weekdays, true) && $start->getTimestamp() <= $this->throughS
+            ? $start->getTimestamp()
+            : null;
     }
 
     /** @param list<Ride> $filled */

@@ -24,6 +24,18 @@ final readonly class Reading extends Event
         parent::__construct($id, $moment);
     }
 
+    /** @return array{int, Moment, int, WearReadingInput, string|null} what a snapshot keeps of it: what it showed, made */
+    public function __serialize(): array
+    {
+        return [$this->id, $this->moment, $this->chainId, $this->input(), $this->written];
+    }
+
+    /** @param array{int, Moment, int, WearReadingInput, string|null} $kept */
+    public function __unserialize(array $kept): void
+    {
+        $this->__construct(...$kept);
+    }
+
     /** Tells what it showed from anything else that it could have shown. */
     public function written(): string
     {

@@ -10,11 +10,11 @@ final readonly class RidesWithoutPlace implements NextSource
     public function items(NextInput $in): array
     {
         $items = [];
-        foreach ($in->book->ridesWithoutBike() as $ride) {
+        foreach ($in->book->kept('rides without bike', fn() => $in->book->ridesWithoutBike()->all()) as $ride) {
             $items[] = new NextItem(NextKind::NoBike, null, [], $in->today->date, Verb::ChooseBike, rides: [$ride]);
         }
         $byBike = [];
-        foreach ($in->book->ridesWithoutChain() as $ride) {
+        foreach ($in->book->kept('rides without chain', fn() => $in->book->ridesWithoutChain()->all()) as $ride) {
             $byBike[(int) $ride->bikeId][] = $ride;
         }
         foreach ($byBike as $bikeId => $rides) {

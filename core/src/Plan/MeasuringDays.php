@@ -48,8 +48,8 @@ final readonly class MeasuringDays
             $forecast === null => null,
             ReadingDue::of($book->chain($chainId, $nowS), $forecast->result) => 0.0,
             // One that lies behind was answered by the reading that was taken since.
-            $forecast->result->nextMeasurementKm === null || $forecast->result->nextMeasurementKm <= $forecast->chain->nowKm => null,
-            default => $forecast->result->nextMeasurementKm - $forecast->chain->nowKm,
+            $forecast->result->nextMeasurementKm === null || $forecast->result->nextMeasurementKm <= $forecast->nowKm => null,
+            default => $forecast->result->nextMeasurementKm - $forecast->nowKm,
         };
     }
 }

@@ -48,6 +48,12 @@ final readonly class PastWeeks
     /** @return array<string, list<float>> the newest by their Mondays, YYYY-MM-DD */
     public static function byMonday(Book $book, int $bikeId, LocalDay $today, int $most = self::MOST): array
     {
+        return $book->kept("weeks {$bikeId} {$today->date} {$most}", fn() => self::ridden($book, $bikeId, $today, $most));
+    }
+
+    /** @return array<string, list<float>> */
+    private static function ridden(Book $book, int $bikeId, LocalDay $today, int $most): array
+    {
         $rides = $book->ridesOf($bikeId);
         $firstS = $rides->first()?->moment->unixS;
         if ($firstS === null) {

@@ -34,6 +34,9 @@ final readonly class PlanTerms
 
     public const MARGIN_PCT = 10.0;
 
+    /** Half a year. */
+    private const LATELY_S = 182 * 86400;
+
     public const WEEKS = 4;
 
     public const MOST_WEEKS = 26;
@@ -162,9 +165,9 @@ final readonly class PlanTerms
     {
         $zone = $book->settings->zone();
         $dates = [];
-        foreach ($book->dips() as $dip) {
-            if ($dip->moment->unixS <= $nowS && $dip->moment->unixS > $nowS - 182 * 86400) {
-                $day = LocalDay::of($dip->moment->unixS, $zone);
+        foreach ($book->kept('dipped lately', fn() => self::dippedLatelyS($book, $nowS), $nowS) as $dippedS) {
+            if ($dippedS > $nowS - self::LATELY_S) {
+                $day = LocalDay::of($dippedS, $zone);
                 $dates[$day->weekday()][$day->date] = true;
             }
         }
@@ -172,5 +175,18 @@ final readonly class PlanTerms
         sort($usual);
 
         return $usual === [] ? [6, 7] : $usual;
+    }
+
+    /** @return list<int> when anything was dipped by an instant and in the half year before the last of it, Unix seconds */
+    private static function dippedLatelyS(Book $book, int $nowS): array
+    {
+        $dippedS = [];
+        foreach ($book->dips() as $dip) {
+            $dip->moment->unixS > $nowS || ($dippedS[$dip->moment->unixS] = $dip->moment->unixS);
+        }
+
+        $lastS = max(0, ...$dippedS);
+
+        return array_values(array_filter($dippedS, fn(int $atS) => $atS > $lastS - self::LATELY_S));
     }
 }

@@ -38,11 +38,15 @@ final readonly class Rail
                 $chain->retired() || ($hanging[$bikeId][] = $chain);
             }
         }
-        $rails = [];
+        [$rails, $today] = [[], LocalDay::of($nowS, $zone)->date];
         foreach ($book->bikeIds as $bikeId) {
             $chainId = $book->fittings->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
-            $habit = RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone, $book->settings->oddWeeks($bikeId));
+            $habit = $book->kept(
+                "habit {$bikeId} {$today} {$zone->getName()}",
+                fn() => RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone, $book->settings->oddWeeks($bikeId)),
+                $nowS,
+            );
             $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, null, $book->settings);
         }
 

@@ -12,7 +12,6 @@ use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripDoseInput;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Strip\FreshSolvent;
 use Dripel\Core\Strip\JarState;
@@ -104,8 +103,12 @@ final readonly class Shopping
         $wants = [];
         foreach ($book->chainIds as $chainId) {
             if (
-                $book->history($chainId)->last(Retirement::class) === null &&
-                $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true
+                !$book->isRetired($chainId) &&
+                $book->kept(
+                    "link used up {$chainId}",
+                    fn() => $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true,
+                    $today->endS(),
+                )
             ) {
                 $wants[] = new ShoppingItem(
                     Supply::QuickLink,

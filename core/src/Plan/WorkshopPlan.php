@@ -313,7 +313,7 @@ final class WorkshopPlan
         arsort($today);
         $lastS = [];
         foreach ($whose->rails($this->rails) as $rail) {
-            $lastS[$rail->bikeId] = $this->book->ridesOf($rail->bikeId)->last()->moment->unixS ?? 0;
+            $lastS[$rail->bikeId] = $this->book->lastRiddenS($rail->bikeId) ?? 0;
         }
         arsort($lastS);
 

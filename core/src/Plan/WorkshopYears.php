@@ -113,6 +113,11 @@ final readonly class WorkshopYears
     /** The interval that is gone by now: that of each bike, weighed by what it was ridden. km; 300 where nothing was. */
     public static function intervalKm(Book $book, int $nowS): float
     {
+        return $book->kept('interval gone by', fn() => self::findIntervalKm($book, $nowS), $nowS);
+    }
+
+    private static function findIntervalKm(Book $book, int $nowS): float
+    {
         [$sum, $km] = [0.0, 0.0];
         foreach ($book->bikeIds as $bikeId) {
             $ridden = $book->ridesOf($bikeId)->km();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Wear;
 
+use Closure;
 use Dripel\Core\Input\Check;
 use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Logbook\Book;
@@ -33,11 +34,24 @@ final class ChainForecast
 
     private ?WearBelief $belief = null;
 
+    private ?ChainReadings $readings = null;
+
+    /**
+     * @param Closure(): ChainReadings $made the readings behind it, made when they are first asked for: most only want what follows
+     * @param float $nowKm on the chain
+     */
     public function __construct(
-        public readonly ChainReadings $chain,
+        private readonly Closure $made,
+        public readonly float $limitPct,
+        public readonly float $nowKm,
         public readonly float $intervalKm,
         public readonly WearForecastResult $result,
     ) {}
+
+    public function readings(): ChainReadings
+    {
+        return $this->readings ??= ($this->made)();
+    }
 
     /**
      * What wear.forecast takes of a chain by the house rule; null where its km are not known. What it was ridden on oil before its
@@ -46,7 +60,7 @@ final class ChainForecast
      *
      * @param float|null $intervalKm where it was worked out already
      */
-    public static function readings(Book $book, ChainState $chain, ?float $intervalKm = null): ?ChainReadings
+    public static function readingsOf(Book $book, ChainState $chain, ?float $intervalKm = null): ?ChainReadings
     {
         // Before it came, used, nobody counted.
         $opening = $book->history($chain->chainId)->last(Opening::class);
@@ -126,7 +140,7 @@ final class ChainForecast
     /** How many times as fast as the life points expect at its interval it wears. */
     public function factor(LifeCurve $curve): float
     {
-        return ($this->result->rateP50 * $curve->lifeKm($this->intervalKm)) / (1000.0 * $this->chain->limitPct);
+        return ($this->result->rateP50 * $curve->lifeKm($this->intervalKm)) / (1000.0 * $this->limitPct);
     }
 
     /** @return list<LimitOutcome> what each school of limits would make of it; costs in minor units */
@@ -138,7 +152,7 @@ final class ChainForecast
     /** To where the limit is reached most likely, but not out of all proportion to what was ridden. */
     public function farKm(): float
     {
-        $nowKm = max(500.0, $this->chain->nowKm);
+        $nowKm = max(500.0, $this->nowKm);
 
         return $nowKm + min($nowKm * (1 + self::AHEAD), max(0.2 * $nowKm, $this->result->kmToLimitP90 ?? INF));
     }
@@ -150,7 +164,7 @@ final class ChainForecast
      */
     public function contradicts(WearReadingResult $reading): ?array
     {
-        $now = ForecastReading::of($this->chain->nowKm, $reading);
+        $now = ForecastReading::of($this->nowKm, $reading);
         $band = ReadingBand::of($this->belief(), $now, self::LIKELY);
 
         return $band->holds($now) ? null : [$band->lowPct, $band->highPct];
@@ -159,13 +173,13 @@ final class ChainForecast
     /** The same chain with one more reading, taken now. */
     public function with(WearReadingInput $reading): self
     {
-        $chain = $this->chain->with($reading);
+        $chain = $this->readings()->with($reading);
 
-        return new self($chain, $this->intervalKm, (new WearForecast())($chain->input()));
+        return new self(fn() => $chain, $this->limitPct, $this->nowKm, $this->intervalKm, (new WearForecast())($chain->input()));
     }
 
     private function belief(): WearBelief
     {
-        return $this->belief ??= WearForecast::belief($this->chain->input());
+        return $this->belief ??= WearForecast::belief($this->readings()->input());
     }
 }

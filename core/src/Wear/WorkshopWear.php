@@ -8,6 +8,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Maths\Memo;
 use Dripel\Core\Maths\NoMemo;
+use LogicException;
 
 /**
  * The wear of all chains of a logbook at one instant: each expected to wear as the others of its bike did, where these are enough,
@@ -113,15 +114,29 @@ final class WorkshopWear
 
     private function forecast(ChainState $chain): ?ChainForecast
     {
+        /** @var array{float, float, WearForecastResult}|null $told */
+        $told = $this->book->kept("wear {$chain->chainId}", fn() => $this->told($chain), $this->nowS);
+
+        return $told === null ? null : new ChainForecast(fn() => $this->readingsOf($chain), $told[0], $chain->km->km, $told[1], $told[2]);
+    }
+
+    /** @return array{float, float, WearForecastResult}|null the limit in %, the interval that it is really waxed at, and what follows */
+    private function told(ChainState $chain): ?array
+    {
         $readings = $this->readings($chain);
 
         return $readings === null
             ? null
-            : new ChainForecast(
-                $readings,
+            : [
+                $readings->limitPct,
                 $this->intervalKm($chain),
                 $this->memo->of("wear {$readings->key()}", fn() => (new WearForecast())($readings->input())),
-            );
+            ];
+    }
+
+    private function readingsOf(ChainState $chain): ChainReadings
+    {
+        return $this->readings($chain) ?? throw new LogicException('A chain whose km are not known has no forecast.');
     }
 
     /** What is expected of a chain by the house rule; null where its km are not known. */
@@ -129,7 +144,7 @@ final class WorkshopWear
     {
         if (!array_key_exists($chainId, $this->house)) {
             $chain ??= $this->book->chain($chainId, $this->nowS);
-            $this->house[$chainId] = ChainForecast::readings($this->book, $chain, $this->intervalKm($chain));
+            $this->house[$chainId] = ChainForecast::readingsOf($this->book, $chain, $this->intervalKm($chain));
         }
 
         return $this->house[$chainId];
@@ -143,7 +158,7 @@ final class WorkshopWear
     /** What the readings of a chain say of its rate: nothing where they were all taken before its first wax. */
     private function rate(int $chainId): ChainRate
     {
-        return $this->rates[$chainId] ??= $this->findRate($chainId);
+        return $this->rates[$chainId] ??= $this->book->kept("rate {$chainId}", fn() => $this->findRate($chainId), $this->nowS);
     }
 
     private function findRate(int $chainId): ChainRate

@@ -96,9 +96,10 @@ it('refuses what cannot be', function (array $with, string $path): void {
 function wearsTimes(float $times, int $readings = 3, int $chains = 1): BikeWear
 {
     $ratePct = ($times * 1000.0 * 0.5) / LifeCurve::usual()->lifeKm(300.0);
-    $chain = new ChainReadings(0.5, [], new WearPrior($ratePct, 0.5, 0.02, 0.02), 3000.0);
     $forecast = new ChainForecast(
-        $chain,
+        fn() => new ChainReadings(0.5, [], new WearPrior($ratePct, 0.5, 0.02, 0.02), 3000.0),
+        0.5,
+        3000.0,
         300.0,
         new WearForecastResult($ratePct, $ratePct, $ratePct, $ratePct, 0.02, 0.1, 0.1, 0.1, null, null, null, 0.0, null, WearVerdict::Keep),
     );

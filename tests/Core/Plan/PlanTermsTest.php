@@ -129,7 +129,7 @@ it('says on which day of the plan a chain is due to be measured', function (arra
     $book = shedOfTerms(rides: $rides, readings: ['2026-07-02 09:00' => 0.2]);
     $wear = new WorkshopWear($book, NOON_S);
     $forecast = $wear->of(1);
-    $dueKm = $forecast->result->nextMeasurementKm - $forecast->chain->nowKm;
+    $dueKm = $forecast->result->nextMeasurementKm - $forecast->nowKm;
     expect($dueKm)->toBeGreaterThan(0.0);
     $lane = array_map(
         fn(int $n, float $part) => new LaneDay($n, 1, 0.0, 0.0, null, null, 0.0, null, abs($part) * $dueKm, 0.0, null, [], [], $part < 0.0),

@@ -141,9 +141,9 @@ it('expects a new chain to wear as the others did, and none by its own example',
         ->toBe(3)
         ->and($wear->own(bikeId: 2)->chains)
         ->toBe(0)
-        ->and($wear->of(4)?->chain->prior->rateMedian)
+        ->and($wear->of(4)?->readings()->prior->rateMedian)
         ->toBeGreaterThan(1.7 * $house)
-        ->and($wear->of(4)?->chain->prior->rateLogSd)
+        ->and($wear->of(4)?->readings()->prior->rateLogSd)
         ->toBeLessThan(0.5)
         // What it was measured to do itself still weighs most.
         ->and($wear->of(4)?->result->rateP50)
@@ -304,7 +304,7 @@ it('does not judge wax by what was ridden on oil before it', function (): void {
             ->toEqualWithDelta(0.03, 0.004)
             ->and($wear->of(1)?->result->nowMean)
             ->toEqualWithDelta(0.44, 0.01)
-            ->and(count($wear->of(1)->chain->readings))
+            ->and(count($wear->of(1)->readings()->readings))
             ->toBe(4);
     }
     // Waxed in its first kilometre: it may have been ridden on oil to there, and nobody knows how far it was worn by then.
@@ -316,7 +316,7 @@ it('does not judge wax by what was ridden on oil before it', function (): void {
         [new Ride(100, new Moment(60), 1, 0.5, 0.1, Condition::Dry), ...$rides],
         [new Dip(101, new Moment(120), 1), ...$events],
     );
-    expect((new WorkshopWear($soon, 60 * DAY_S))->of(1)?->chain->prior->initialSd)
+    expect((new WorkshopWear($soon, 60 * DAY_S))->of(1)?->readings()->prior->initialSd)
         ->toBe(0.5)
         // It came used, and nobody knows how far: nothing is foreseen, and nothing invented.
         ->and((new WorkshopWear($of(new Opening(1, new Moment(DAY_S * 30 - 120), 1, null, WaxThen::None), $late), 60 * DAY_S))->of(1))
@@ -333,7 +333,7 @@ it('does not judge wax by what was ridden on oil before it', function (): void {
         ),
         60 * DAY_S,
     );
-    expect($oil->own()->chains)->toBe(0)->and($oil->ofBike(1)->chains)->toBe(0)->and(count($oil->of(1)->chain->readings))->toBe(6);
+    expect($oil->own()->chains)->toBe(0)->and($oil->ofBike(1)->chains)->toBe(0)->and(count($oil->of(1)->readings()->readings))->toBe(6);
 });
 
 /** @param array<int, array{0: float, 1: float|null, 2?: WearVerdict}> $of mean now, km to the limit in the earliest of ten cases; by chain */

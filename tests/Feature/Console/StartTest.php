@@ -11,7 +11,7 @@ beforeEach(function (): void {
     mkdir("{$this->folder}/path", recursive: true);
     $copy = <<<'BASH'
     cd "$0"
-    cp -r bin app bootstrap config database lang resources routes artisan server.php "$1"
+    cp -r bin app bootstrap config core database lang resources routes artisan server.php "$1"
     cp composer.json package.json package-lock.json vite.config.ts tsconfig.json "$1"
     mkdir -p "$1"/storage/{app,logs,framework/{cache,views,sessions}} "$1"/public
     cp -r public/. "$1"/public

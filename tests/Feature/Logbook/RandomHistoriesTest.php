@@ -27,6 +27,7 @@ use App\Exceptions\NotPossible;
 use App\Exceptions\UndoBlocked;
 use App\Logbook\PastRides;
 use App\Logbook\ReadBook;
+use App\Logbook\Snapshots;
 use App\Models\Action;
 use App\Models\Dip;
 use App\Models\Estimate;
@@ -40,6 +41,7 @@ use App\Support\AppClock;
 use App\Support\PlainRows;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Estimate as CoreEstimate;
 use Dripel\Core\Logbook\Moment;
@@ -53,7 +55,7 @@ use Tests\Feature\Bench;
 
 /**
  * What a chain's state should be, told as slowly and plainly as possible: walk through every minute that something
- * happened in, in the order opening, strip, dip, fitting, top-up, ride, noise, and keep the books by hand.
+ * happened in, in the order opening, strip, dip, fitting, top-up, retirement, ride, noise, and keep the books by hand.
  *
  * @return array<string, mixed>
  */
@@ -71,14 +73,14 @@ function plainState(int $workshopId, int $chainId, float $intervalKm): array
     static $plain = [];
     /** @var list<array{int, int, int, int, string, object}> $all */
     $all = [];
-    foreach (['openings', 'strips', 'dips', 'fittings', 'topups', 'rides', 'noises', 'retirements'] as $rank => $table) {
+    foreach (['openings', 'strips', 'dips', 'fittings', 'topups', 'retirements', 'rides', 'noises'] as $rank => $table) {
         $plain[$table] ??= PlainRows::of($table);
         foreach (DB::table($table)->where('workshop_id', $workshopId)->whereNull('voided_by')->get() as $row) {
             $all[] = [$row->at, $rank, $row->sequence, $row->id, $table, (object) $plain[$table]->plain($row)];
         }
     }
     foreach (plainGuesses($workshopId) as $i => $guess) {
-        $all[] = [$guess->at, 5, PHP_INT_MAX, $i, 'rides', $guess];
+        $all[] = [$guess->at, 6, PHP_INT_MAX, $i, 'rides', $guess];
     }
     sort($all);
     $wetDay = '';
@@ -347,8 +349,11 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
             }
         },
     ];
+    $read = fn(): Book => (new ReadBook(app(AppClock::class), app(Snapshots::class)))($bench->workshop->refresh());
+    $states = fn(Book $book, int $atS): array => array_map(fn($chain): string => serialize($book->chain($chain->id, $atS)), $chains);
     for ($history = 0; $history < Bench::times(1000); $history++) {
         DB::beginTransaction();
+        Snapshots::$outermost = DB::transactionLevel();
         for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
             // The rides of earlier hours are packed at any time, up to any instant.
             $dice->getInt(0, 2) === 0 && app(PastRides::class)->keep($bench->workshop, $at()->unixS);
@@ -357,14 +362,26 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
             } catch (NotPossible | LogbookConflict | InvalidInput) {
                 // Refused: then nothing may have been written, which the comparison shows.
             }
+            // Pages are looked at any time: what they say is kept, and is to be said by nothing that comes after.
+            if ($dice->getInt(0, 2) === 0) {
+                $states($read(), Bench::NOW);
+                app(Snapshots::class)->keep();
+            }
         }
-        $book = (new ReadBook(app(AppClock::class)))($bench->workshop->refresh());
+        $book = $read();
         expect($book->conflicts())->toBe([], "history {$history}");
         foreach ($chains as $chain) {
             expect(derivedState($book->chain($chain->id, Bench::NOW), $book->fittings->bikeOf($chain->id, Bench::NOW)))->toBe(
                 plainState($bench->workshop->id, $chain->id, 120.0),
                 "history {$history}, chain {$chain->id}",
             );
+        }
+        // Kept, at this instant and at later ones, as before: the same as worked out anew.
+        app(Snapshots::class)->keep();
+        $byRows = app(ReadBook::class)->byRowsAlone(fn(): Book => app(ReadBook::class)($bench->workshop));
+        foreach ([0, $dice->getInt(1, 40 * 86400), -$dice->getInt(1, 40 * 86400)] as $afterS) {
+            $atS = Bench::NOW + $afterS;
+            expect($states($read(), $atS))->toBe($states($byRows, $atS), "history {$history}, {$afterS} s later");
         }
         DB::rollBack();
     }

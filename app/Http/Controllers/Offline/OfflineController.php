@@ -12,7 +12,6 @@ use App\Models\Workshop;
 use App\Support\CurrentWorkshop;
 use App\Text\JobWords;
 use App\Text\Translators;
-use Dripel\Core\Logbook\Retirement;
 use Dripel\Core\Next\OpenJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\URL;
@@ -44,7 +43,7 @@ final class OfflineController extends Controller
         $book = $readBook($current->workshop());
         $translator = $translators->current();
         $nav = fn(string $name): string => $translator->say("ui.nav.{$name}");
-        $inUse = array_filter($book->chainIds, fn(int $id) => $book->history($id)->last(Retirement::class) === null);
+        $inUse = array_filter($book->chainIds, fn(int $id) => !$book->isRetired($id));
 
         return response()->json([
             ['url' => '/', 'title' => $nav('shed')],

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+use App\Models\Workshop;
+use App\Support\ReadTransaction;
+use App\Support\SnapshotMemo;
+use Dripel\Core\Logbook\FillIn;
+use Dripel\Core\Logbook\Snapshot;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What was worked out from the logbook of a workshop, kept until it changes. It is derived: the stamp names the last action, the last
+ * commute that began by itself and the code that worked it out, and what has another stamp is never read.
+ */
+final class Snapshots
+{
+    /** The transactions that are open while nothing is being written: a test may run within one of its own. */
+    public static int $outermost = 0;
+
+    /** @var array<string, SnapshotMemo> by workshop and stamp */
+    private array $memos = [];
+
+    public function __construct(private readonly Repository $cache) {}
+
+    /**
+     * Of the logbook that is read from now on; null where it is not certain which that is: the workshop has moved on since it was looked
+     * up, or something is being written or tried.
+     */
+    public function of(Workshop $workshop, FillIn $fillIn): ?Snapshot
+    {
+        if (DB::transactionLevel() > self::$outermost && !ReadTransaction::runs()) {
+            return null;
+        }
+        $at = DB::selectOne(
+            'select revision, (select id from actions where workshop_id = workshops.id order by revision desc limit 1) as action from workshops where id = ?',
+            [$workshop->id],
+        );
+        if ($at === null || (int) $at->revision !== $workshop->revision || $at->action === null) {
+            return null;
+        }
+        $stamp = implode(' ', [$at->revision, $at->action, $fillIn->lastCommuteS(), config()->string('dripel.code')]);
+        $memo = $this->memos["{$workshop->id} {$stamp}"] ??= new SnapshotMemo($this->cache, self::name($workshop), $stamp);
+
+        return new Snapshot($memo, fn(): int => max(self::lastS($workshop), $fillIn->lastCommuteS()));
+    }
+
+    public function keep(): void
+    {
+        array_walk($this->memos, fn(SnapshotMemo $memo) => $memo->keep());
+    }
+
+    public static function forget(Workshop $workshop): void
+    {
+        Cache::forget(self::name($workshop));
+    }
+
+    /** The last instant of any entry in force that a state may follow from. */
+    private static function lastS(Workshop $workshop): int
+    {
+        $tables = [EntryType::Setting, EntryType::Fitting, EntryType::Ride, EntryType::Estimate, ...EntryType::events()];
+        $each = array_map(
+            fn(EntryType $type) => "select max(at) as at from {$type->value} where workshop_id = {$workshop->id} and voided_by is null",
+            $tables,
+        );
+
+        return (int) DB::scalar('select max(at) from (' . implode(' union all ', $each) . ') as latest');
+    }
+
+    private static function name(Workshop $workshop): string
+    {
+        return "snapshot {$workshop->id}";
+    }
+}
