@@ -19,6 +19,18 @@ use Illuminate\Support\Facades\DB;
  */
 final class Snapshots
 {
+    /** Besides events: whatever is of an instant, and something follows from. */
+    private const TABLES = [
+        EntryType::Setting,
+        EntryType::Fitting,
+        EntryType::Ride,
+        EntryType::Estimate,
+        EntryType::Price,
+        EntryType::JarEntry,
+        EntryType::Bath,
+        EntryType::BathEntry,
+    ];
+
     /** The transactions that are open while nothing is being written: a test may run within one of its own. */
     public static int $outermost = 0;
 
@@ -62,7 +74,7 @@ final class Snapshots
     /** The last instant of any entry in force that a state may follow from. */
     private static function lastS(Workshop $workshop): int
     {
-        $tables = [EntryType::Setting, EntryType::Fitting, EntryType::Ride, EntryType::Estimate, ...EntryType::events()];
+        $tables = [...self::TABLES, ...EntryType::events()];
         $each = array_map(
             fn(EntryType $type) => "select max(at) as at from {$type->value} where workshop_id = {$workshop->id} and voided_by is null",
             $tables,

@@ -21,7 +21,7 @@ final class Quantities
 
     private const MM_PER_INCH = 25.4;
 
-    /** @var array<string, NumberFormatter> by language and decimals: making one takes longer than a hundred figures, and many speak in a request */
+    /** @var array<string, NumberFormatter> by language and decimals: one takes longer to make than a hundred figures */
     private static array $formatters = [];
 
     /** @var array<string, IntlDateFormatter> by language, zone and pattern */

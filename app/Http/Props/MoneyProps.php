@@ -19,12 +19,12 @@ use App\Text\Translator;
 use App\Text\Translators;
 use App\Wear\ReadWear;
 use Dripel\Core\Cost\ChainLife;
+use Dripel\Core\Cost\CostFigures;
 use Dripel\Core\Cost\CostPoint;
 use Dripel\Core\Cost\CostSum;
 use Dripel\Core\Cost\PlainDrip;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\WorkDone;
-use Dripel\Core\Cost\WorkshopCosts;
 use Dripel\Core\Interval\IntervalEconomyInput;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\LocalDay;
@@ -100,30 +100,30 @@ final readonly class MoneyProps
         $translator = $this->translators->current();
         $whose = ($this->readWhose)();
         $riders = Riders::of($book);
-        $costs = ($this->readCosts)($workshop)->only($whose);
         $bikeIds = $whose->bikes($book->bikeIds);
         $plain = $this->plain($workshop, $book, $translator->nowS);
-        $chart = $this->chart($translator, $costs, $plain);
-        $byBike = $costs->byBike($bikeIds);
-        $besideChains = $costs->besideChains();
-        $years = $costs->byYear();
+        $costs = $book->kept(
+            "costs {$whose->rider}",
+            fn() => CostFigures::of(($this->readCosts)($workshop), $book, $whose, $riders, $plain, self::STEPS, $translator->nowS),
+            $translator->nowS,
+        );
 
         return [
             'kinds' => array_map(fn(string $kind) => $translator->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
-            'all' => $this->row($translator, $translator->say('ui.money.all'), $costs->sum()),
+            'all' => $this->row($translator, $translator->say('ui.money.all'), $costs->all),
             'years' => array_map(
                 fn(int $year, CostSum $sum) => $this->row($translator, (string) $year, $sum),
-                array_keys($years),
-                array_values($years),
+                array_keys($costs->years),
+                array_values($costs->years),
             ),
             'bikes' => [
                 ...array_map(
-                    fn(int $id) => $this->row($translator, $translator->names->bike($id), $byBike[$id] ?? new CostSum()),
+                    fn(int $id) => $this->row($translator, $translator->names->bike($id), $costs->bikes[$id] ?? new CostSum()),
                     $bikeIds,
                 ),
                 // What is for all bikes was not used up by the km that are on none.
                 ...$whose->rider === null
-                    ? [['per' => '–'] + $this->row($translator, $translator->say('ui.money.common'), $byBike[0] ?? new CostSum())]
+                    ? [['per' => '–'] + $this->row($translator, $translator->say('ui.money.common'), $costs->bikes[0] ?? new CostSum())]
                     : [],
             ],
             'riders' =>
@@ -132,24 +132,26 @@ final readonly class MoneyProps
                         // With what was bought for all bikes, which no km of these used up.
                         fn(array $one) => ($one[0] === null ? ['per' => '–'] : []) +
                             $this->row($translator, $one[0] ?? $translator->say('ui.riders.everybody'), $one[1]),
-                        $costs->byRider($riders),
+                        $costs->riders,
                     )
                     : [],
-            'chains' => $this->chains($book, $whose, $translator, $costs, $sort ?: '-km'),
+            'chains' => $this->chains($translator, $costs, $sort ?: '-km'),
             'sort' => $sort ?: '-km',
             'beside' => [
                 [
                     'name' => $translator->say('ui.money.kind.parts'),
-                    'total' => $translator->quantities->money($besideChains->minor(self::KINDS['parts'])),
+                    'total' => $translator->quantities->money($costs->besideChains->minor(self::KINDS['parts'])),
                 ],
                 [
                     'name' => $translator->say('ui.money.beside'),
-                    'total' => $translator->quantities->money($besideChains->minor() - $besideChains->minor(self::KINDS['parts'])),
+                    'total' => $translator->quantities->money(
+                        $costs->besideChains->minor() - $costs->besideChains->minor(self::KINDS['parts']),
+                    ),
                 ],
             ],
-            'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced($chart === null ? [] : $plain->unpriced)),
-            'chart' => $chart,
-            'months' => $this->months($translator, $costs),
+            'unpriced' => (new StripWords($translator))->unpriced($costs->unpriced),
+            'chart' => $this->chart($translator, $costs->against),
+            'months' => $this->months($translator, $costs->months),
             'plain' => $this->terms($translator, $book, $whose, $plain),
             'work' => $this->work($translator, $book, $whose, $this->readPlan->capacity($workshop)),
         ];
@@ -164,16 +166,13 @@ final readonly class MoneyProps
     }
 
     /** @return list<MoneyChain> those that were bought and never ridden too */
-    private function chains(Book $book, Whose $whose, Translator $translator, WorkshopCosts $costs, string $sort): array
+    private function chains(Translator $translator, CostFigures $costs, string $sort): array
     {
-        $lives = array_map(
-            fn(int $id) => [$id, ChainLife::of($book, $book->chain($id, $translator->nowS), $costs)],
-            array_values(array_filter($book->chainIds, fn(int $id) => $whose->chain($id, $translator->nowS))),
-        );
+        $lives = array_map(fn(int $id, ChainLife $life) => [$id, $life], array_keys($costs->lives), $costs->lives);
         $order = new SortOrder($sort);
         $key = fn(array $one): string|float => match ($order->column) {
             'name' => $translator->names->fullChain($one[0]),
-            'total' => (float) $costs->forChain($one[0])->minor(),
+            'total' => (float) $costs->chainMinor[$one[0]],
             'per' => (float) $one[1]->per1000KmMinor(),
             default => $one[1]->km->km,
         };
@@ -183,7 +182,7 @@ final readonly class MoneyProps
                 'id' => $one[0],
                 'name' => $translator->names->fullChain($one[0]),
                 'km' => $translator->quantities->ridden($one[1]->km),
-                'total' => $translator->quantities->money($costs->forChain($one[0])->minor()),
+                'total' => $translator->quantities->money($costs->chainMinor[$one[0]]),
                 'used' => $one[1]->cameUsed,
                 'per' => $this->money($translator, $one[1]->per1000KmMinor()),
             ],
@@ -195,7 +194,7 @@ final readonly class MoneyProps
     private function terms(Translator $translator, Book $book, Whose $whose, PlainDrip $plain): array
     {
         $q = $translator->quantities;
-        $lives = array_filter($plain->livesKm, fn(int $id) => $whose->bike($id) && count($book->ridesOf($id)) > 0, ARRAY_FILTER_USE_KEY);
+        $lives = array_filter($plain->livesKm, fn(int $id) => $whose->bike($id) && $book->lastRiddenS($id) !== null, ARRAY_FILTER_USE_KEY);
 
         return [
             'as_wax' => $q->number($book->settings->dripAsWax(), 2),
@@ -223,7 +222,11 @@ final readonly class MoneyProps
     {
         $q = $translator->quantities;
         $minor = $book->settings->hourMinor();
-        $minutes = WorkDone::of($book, PlanTerms::of($book, $potCapacity, $translator->nowS), $translator->nowS, $whose)->minutes;
+        $minutes = $book->kept(
+            "work done {$whose->rider} {$potCapacity}",
+            fn() => WorkDone::of($book, PlanTerms::of($book, $potCapacity, $translator->nowS), $translator->nowS, $whose)->minutes,
+            $translator->nowS,
+        );
 
         return [
             'hour' => $q->amount($minor),
@@ -250,10 +253,13 @@ final readonly class MoneyProps
         ];
     }
 
-    /** @return MoneyChart|null */
-    private function chart(Translator $translator, WorkshopCosts $costs, PlainDrip $plain): ?array
+    /**
+     * @param list<CostPoint> $points
+     *
+     * @return MoneyChart|null
+     */
+    private function chart(Translator $translator, array $points): ?array
     {
-        $points = $costs->against($plain, self::STEPS);
         if ($points === []) {
             return null;
         }
@@ -288,10 +294,13 @@ final readonly class MoneyProps
         ];
     }
 
-    /** @return ChartView|null what was paid month by month; null before anything was */
-    private function months(Translator $translator, WorkshopCosts $costs): ?array
+    /**
+     * @param array<string, int> $months
+     *
+     * @return ChartView|null what was paid month by month; null before anything was
+     */
+    private function months(Translator $translator, array $months): ?array
     {
-        $months = $costs->months();
         if ($months === []) {
             return null;
         }

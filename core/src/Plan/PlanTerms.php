@@ -185,7 +185,7 @@ final readonly class PlanTerms
             $dip->moment->unixS > $nowS || ($dippedS[$dip->moment->unixS] = $dip->moment->unixS);
         }
 
-        $lastS = max(0, ...$dippedS);
+        $lastS = max([0, ...$dippedS]);
 
         return array_values(array_filter($dippedS, fn(int $atS) => $atS > $lastS - self::LATELY_S));
     }
