@@ -87,23 +87,26 @@ final readonly class RideProps
      */
     public function all(Workshop $workshop, ListSearch $search, Whose $whose, array $wetter): array
     {
-        $found = (new RideSearch($this->book, $this->translator, $whose))($search);
-        $page = $found->slice(
-            max(0, count($found) - $search->page * self::PAGE),
-            max(0, min(self::PAGE, count($found) - ($search->page - 1) * self::PAGE)),
-        );
+        // The newest of all is what most come for: then none of the others is read.
+        $newest = !$search->looking() && $search->sort === '' && $search->page === 1;
+        $found = $newest
+            ? $this->book->kept("newest rides {$whose->rider}", fn() => $this->page($search, $whose))
+            : $this->page($search, $whose);
 
         return [
-            'strip' => $this->strip($search->bikeId === null ? $whose->rides($this->book->rides()) : $this->book->ridesOf($search->bikeId)),
-            'rides' => array_map($this->ride(...), array_reverse($page->all())),
-            'found' => $this->found($found, $search),
-            'months' => $this->translator->months(array_reverse($this->book->rides()->instants())),
+            'strip' => $this->strip($search->bikeId, $whose),
+            'rides' => array_map($this->ride(...), $found['rides']),
+            'found' => $found['said'],
+            'months' => $this->book->kept(
+                'months of rides',
+                fn() => $this->translator->months(array_reverse($this->book->rides()->instants())),
+            ),
             'chains' => array_map(
                 fn(int $id) => ['value' => $id, 'title' => $this->translator->names->fullChain($id)],
                 $this->book->chainIds,
             ),
             'page' => $search->page,
-            'pages' => max(1, (int) ceil(count($found) / self::PAGE)),
+            'pages' => max(1, (int) ceil($found['count'] / self::PAGE)),
             'search' => $search->view(),
             'bike' => $search->bikeId,
             'uploadMegabytes' => config()->integer('dripel.upload_megabytes'),
@@ -114,6 +117,18 @@ final readonly class RideProps
             ),
             'forms' => (new FormProps($this->book, $this->translator))->all(),
         ];
+    }
+
+    /** @return array{count: int, rides: list<Ride>, said: string} how many were found, those of the page, the newest first, and what is said */
+    private function page(ListSearch $search, Whose $whose): array
+    {
+        $found = (new RideSearch($this->book, $this->translator, $whose))($search);
+        $page = $found->slice(
+            max(0, count($found) - $search->page * self::PAGE),
+            max(0, min(self::PAGE, count($found) - ($search->page - 1) * self::PAGE)),
+        );
+
+        return ['count' => count($found), 'rides' => array_reverse($page->all()), 'said' => $this->found($found, $search)];
     }
 
     /** How many were found and how far they went; empty while nothing is looked for. */
@@ -215,13 +230,18 @@ final readonly class RideProps
     }
 
     /** @return list<StripDay> the days up to today, the oldest first */
-    private function strip(Rides $rides): array
+    private function strip(?int $bikeId, Whose $whose): array
     {
         $q = $this->translator->quantities;
         $today = LocalDay::of($this->translator->nowS, $this->translator->zone());
         $fromS = $today->plus(1 - self::STRIP_DAYS)->startS();
         $byDay = [];
-        foreach ($rides->between($fromS, null) as $ride) {
+        $rides = $this->book->kept("rides {$bikeId} {$whose->rider} since {$fromS}", function () use ($bikeId, $whose, $fromS): array {
+            $rides = $bikeId === null ? $whose->rides($this->book->rides()) : $this->book->ridesOf($bikeId);
+
+            return $rides->between($fromS, null)->all();
+        });
+        foreach ($rides as $ride) {
             $byDay[$q->date($ride->moment->unixS, 'yyyy-MM-dd')][] = $ride;
         }
         $longest = max([1.0, ...array_map(fn(array $day) => array_sum(array_map(fn(Ride $ride) => $ride->km, $day)), $byDay)]);

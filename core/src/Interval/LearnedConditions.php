@@ -29,6 +29,11 @@ final readonly class LearnedConditions
     /** Null while no chain was ever heard. */
     public static function of(Book $book, int $nowS, Memo $memo): ?self
     {
+        return $book->kept('learned conditions', fn() => self::learned($book, $nowS, $memo), $nowS);
+    }
+
+    private static function learned(Book $book, int $nowS, Memo $memo): ?self
+    {
         $ofBikes = array_map(fn(int $bikeId) => LearnedByEar::cyclesOf($book, $bikeId, $nowS), $book->bikeIds);
         $cycles = array_values(array_filter(array_map(fn(EarCycle $one) => $one->ridden, array_merge(...$ofBikes))));
         $noises = count(array_filter($cycles, fn(ConditionCycle $cycle) => $cycle->ended === CycleEnd::Noise));

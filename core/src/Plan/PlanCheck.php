@@ -20,6 +20,9 @@ use Dripel\Core\Logbook\TopUp;
  */
 final readonly class PlanCheck
 {
+    /** What is still to be done today is done after the quarter of an hour that has begun. */
+    private const SOON_S = 900;
+
     /**
      * @return list<PlanDoubt> rides that a chain would not be fit for after all
      */
@@ -30,10 +33,11 @@ final readonly class PlanCheck
         $margin = 1.0 + $plan->terms->marginPct / 100.0;
         [$fittings, $rides, $events, $asked] = [[], [], [], []];
         $id = 1_000_000_000;
+        $soonS = self::SOON_S * (intdiv($nowS, self::SOON_S) + 1);
         foreach ($plan->walk()->lanes as $bikeId => $days) {
             foreach ($days as $day) {
                 $at = fn(int $hour, int $before = 0): Moment => new Moment(
-                    max($nowS + 1, $plan->days->today->plus($day->day - $before)->atHour($hour)),
+                    max($soonS, $plan->days->today->plus($day->day - $before)->atHour($hour)),
                     sequence: ++$id,
                 );
                 foreach ($day->dipped as $chain) {
@@ -57,7 +61,21 @@ final readonly class PlanCheck
                 }
             }
         }
-        $then = $book->with($fittings, $rides, $events);
+
+        return $book->kept(
+            'doubts ' . sha1(serialize([$fittings, $rides, $events, $asked, $margin])),
+            fn() => self::doubts($book->with($fittings, $rides, $events), $asked, $margin, $plan),
+        );
+    }
+
+    /**
+     * @param Book $then as if all of it had happened
+     * @param list<array{LaneDay, int, Ride}> $asked the ride of a day and its bike
+     *
+     * @return list<PlanDoubt>
+     */
+    private static function doubts(Book $then, array $asked, float $margin, WorkshopPlan $plan): array
+    {
         $doubts = [];
         foreach ($asked as [$day, $bikeId, $ride]) {
             $chain = $then->chain($day->chainId, $ride->moment->unixS - 60);
