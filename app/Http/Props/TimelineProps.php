@@ -216,14 +216,17 @@ final readonly class TimelineProps
             $entry instanceof Retirement => $this->translator->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
             default => $this->translator->say("chain.timeline.{$entry->kind()->value}"),
         };
-        $cycleIndex = $entry instanceof Ride ? array_search($entry, $chain->wax->rides, true) : false;
+        $cycleIndex = $entry instanceof Ride ? array_find_key($chain->wax->rides, fn(Ride $ride) => $ride->id === $entry->id) : null;
 
-        $text = $entry === $chain->dryness->wetPast ? $this->translator->say('chain.timeline.wet_past', ['ride' => $text]) : $text;
+        $text =
+            $entry instanceof Ride && $entry->id === $chain->dryness->wetPast?->id
+                ? $this->translator->say('chain.timeline.wet_past', ['ride' => $text])
+                : $text;
 
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
             'left' =>
-                $cycleIndex === false || $chain->wax->life === null || !$chain->wax->known
+                $cycleIndex === null || $chain->wax->life === null || !$chain->wax->known
                     ? null
                     : $this->left($chain->wax->life->rideLeftKm[$cycleIndex]),
         ];

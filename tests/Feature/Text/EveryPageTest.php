@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Logbook\Snapshots;
 use App\Models\GuidedJob;
 use App\Models\User;
 use App\Support\AppClock;
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\Text\CodeNames;
 use Tests\Feature\WrittenDemo;
@@ -54,17 +57,17 @@ beforeEach(function (): void {
         '/chains/2/retirement',
         ...$jobs,
     ];
-    // All the words of a page: the strings of its props, those that come after it too.
-    $this->said = function (string $path): array {
+    // All that a page is told, what comes after it too.
+    $this->props = function (string $path): array {
         app()->forgetScopedInstances();
         $response = $this->get($path)->assertOk();
         if (str_starts_with((string) $response->headers->get('content-type'), 'application/json')) {
-            return strings($response->json());
+            return (array) $response->json();
         }
         $page = $response->viewData('page');
         $later = array_merge(...array_values($page['deferredProps'] ?? [[]]));
         if ($later === []) {
-            return strings($page['props']);
+            return $page['props'];
         }
         app()->forgetScopedInstances();
         $more = $this->get($path, [
@@ -74,8 +77,9 @@ beforeEach(function (): void {
             'X-Inertia-Partial-Data' => implode(',', $later),
         ]);
 
-        return [...strings($page['props']), ...strings($more->json('props'))];
+        return [...$page['props'], ...$more->json('props')];
     };
+    $this->said = fn(string $path): array => strings(($this->props)($path));
 });
 
 /** Keys whose values are for the screen's own use and are never shown; and the units that one may choose. */
@@ -172,4 +176,28 @@ it('lets no name of the code reach a person', function (): void {
             preg_grep('/^lang (?:errors\.gauge\.|errors\.table\.part|ui\.probe\.told)/', array_unique($seen), PREG_GREP_INVERT) ?: [],
         ),
     )->toBe([]);
+});
+
+it('says the same from what is kept as from the entries alone, at this hour and at later ones', function (): void {
+    $read = function (bool $kept, int $atS): array {
+        // Where all of it is being written nothing is kept.
+        Snapshots::$outermost = $kept ? DB::transactionLevel() : -1;
+        $said = [];
+        foreach ($this->paths as $path) {
+            app(AppClock::class)->stopAt($atS);
+            $said[$path] = json_decode((string) json_encode(($this->props)($path)), true);
+        }
+
+        return Arr::dot($said);
+    };
+    $nowS = app(AppClock::class)->unixS();
+    // In five days commutes are filled in, which makes it another logbook; half an hour after that it is the same.
+    foreach ([[0, 60], [5 * 86400, 1800]] as [$laterS, $againS]) {
+        $read(true, $nowS + $laterS);
+        foreach ([0, $againS] as $s) {
+            [$kept, $anew] = [$read(true, $nowS + $laterS + $s), $read(false, $nowS + $laterS + $s)];
+            $differ = array_filter(array_keys($kept + $anew), fn(string $of) => ($kept[$of] ?? null) !== ($anew[$of] ?? null));
+            expect(array_map(fn(string $of) => [$of, $kept[$of] ?? null, $anew[$of] ?? null], array_values($differ)))->toBe([]);
+        }
+    }
 });
