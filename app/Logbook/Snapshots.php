@@ -68,7 +68,7 @@ final class Snapshots
 
     public static function forget(Workshop $workshop): void
     {
-        Cache::forget(self::name($workshop));
+        SnapshotMemo::forget(Cache::store(), self::name($workshop));
     }
 
     /** The last instant of any entry in force that a state may follow from. */

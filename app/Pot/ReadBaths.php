@@ -40,13 +40,20 @@ final class ReadBaths
         if (isset($this->read[$book])) {
             return $this->read[$book];
         }
-        [$states, $usual] = [[], $book->kept('pickup', fn() => ChainPickup::ofDips($book->dips()))];
+
+        return $this->read[$book] = $book->kept('baths', fn() => $this->states($workshop, $book));
+    }
+
+    /** @return array<int, BathState> */
+    private function states(Workshop $workshop, Book $book): array
+    {
+        [$states, $usual] = [[], ChainPickup::ofDips($book->dips())];
         foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
             $book->settings->whole(SettingKey::PotGone, $pot->id) === 1 ||
                 ($states[$pot->id] = $this->state($workshop, $book, $pot, $usual));
         }
 
-        return $this->read[$book] = $states;
+        return $states;
     }
 
     /** @param array<int, ChainPickup> $usual by chain */

@@ -11,6 +11,7 @@ use App\Models\JarEntry;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarBath;
 use Dripel\Core\Strip\JarEntry as CoreEntry;
@@ -28,6 +29,16 @@ final readonly class ReadJars
     public function __invoke(Workshop $workshop): array
     {
         $settings = $this->readBook->settings($workshop);
+        $shelf = ($this->readBook)($workshop)->kept('jars', fn() => $this->shelf($workshop, $settings));
+
+        return array_filter(
+            $shelf->at($this->clock->unixS()),
+            fn(JarState $jar) => $settings->whole(SettingKey::JarGone, $jar->jarId) !== 1,
+        );
+    }
+
+    private function shelf(Workshop $workshop, Settings $settings): JarShelf
+    {
         $roles = $entries = [];
         foreach (Jar::query()->in($workshop)->live()->orderBy('id')->get() as $jar) {
             $roles[$jar->id] = JarRole::tryFrom($settings->text(SettingKey::JarRole, $jar->id)) ?? JarRole::Dirty;
@@ -62,10 +73,7 @@ final readonly class ReadJars
                 ),
             );
 
-        return array_filter(
-            (new JarShelf($roles, $entries, array_values($baths->all())))->at($this->clock->unixS()),
-            fn(JarState $jar) => $settings->whole(SettingKey::JarGone, $jar->jarId) !== 1,
-        );
+        return new JarShelf($roles, $entries, array_values($baths->all()));
     }
 
     /** @return list<SolventBought> what left its can: into jars, or fresh into a bath */

@@ -10,27 +10,32 @@ use Illuminate\Contracts\Cache\Repository;
 
 /**
  * What follows from a logbook as it stands, from one request to the next: of each workshop only what was worked out last, under a stamp
- * that says of which state it is. Each thing is packed by itself, so that a page unpacks what it asks for.
+ * that says of which state it is. Each thing is packed by itself, so that a page unpacks what it asks for; what was then, of which
+ * there is much and few pages speak, is kept apart from what is now.
  */
 final class SnapshotMemo implements Memo
 {
     private const DAYS = 30;
 
-    /** @var array<string, string>|null by key, packed; null: not read yet */
-    private ?array $packed = null;
+    /** @var array<string, array<string, string>> packed, by part and key, as far as they were read */
+    private array $packed = [];
 
     /** @var array<string, mixed> unpacked */
     private array $known = [];
 
-    private bool $grown = false;
+    /** @var array<string, true> the parts of which there is more than was kept */
+    private array $grown = [];
 
     public function __construct(private readonly Repository $cache, private readonly string $name, private readonly string $stamp) {}
 
     public function of(string $key, Closure $make): mixed
     {
         if (!array_key_exists($key, $this->known)) {
-            $this->packed ??= $this->kept();
-            $this->known[$key] = isset($this->packed[$key]) ? unserialize($this->packed[$key]) : $this->made($key, $make);
+            $part = str_starts_with($key, 'then ') ? 'then' : 'now';
+            $this->packed[$part] ??= $this->kept($part);
+            $this->known[$key] = isset($this->packed[$part][$key])
+                ? unserialize($this->packed[$part][$key])
+                : $this->made($part, $key, $make);
         }
 
         return $this->known[$key];
@@ -39,27 +44,32 @@ final class SnapshotMemo implements Memo
     /** Writes what is new, beside what others wrote since. */
     public function keep(): void
     {
-        if ($this->grown) {
-            $all = [$this->stamp, (array) $this->packed + $this->kept()];
-            DiskTrouble::mayFail(fn() => $this->cache->put($this->name, $all, 86400 * self::DAYS));
-            $this->grown = false;
+        foreach (array_keys($this->grown) as $part) {
+            $all = [$this->stamp, $this->packed[$part] + $this->kept($part)];
+            DiskTrouble::mayFail(fn() => $this->cache->put("{$this->name} {$part}", $all, 86400 * self::DAYS));
         }
+        $this->grown = [];
     }
 
-    private function made(string $key, Closure $make): mixed
+    public static function forget(Repository $cache, string $name): void
+    {
+        $cache->deleteMultiple(["{$name} now", "{$name} then"]);
+    }
+
+    private function made(string $part, string $key, Closure $make): mixed
     {
         $value = $make();
-        $this->packed[$key] = serialize($value);
-        $this->grown = true;
+        $this->packed[$part][$key] = serialize($value);
+        $this->grown[$part] = true;
 
         return $value;
     }
 
     /** @return array<string, string> */
-    private function kept(): array
+    private function kept(string $part): array
     {
         /** @var array{string, array<string, string>}|null $kept */
-        $kept = $this->cache->get($this->name);
+        $kept = $this->cache->get("{$this->name} {$part}");
 
         return ($kept[0] ?? null) === $this->stamp ? $kept[1] : [];
     }

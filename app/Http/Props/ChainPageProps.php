@@ -323,7 +323,7 @@ final readonly class ChainPageProps
                     : $this->translator->say("chain.link_state.{$link->value}"),
             'mass' => ($massG = $this->book->settings->number(SettingKey::ChainMassG, $chainId)) === null ? null : $q->mass($massG),
             'pickup' =>
-                ($pickup = ChainPickup::ofDips($this->book->dips())[$chainId] ?? null) === null
+                ($pickup = $this->book->kept('pickup', fn() => ChainPickup::ofDips($this->book->dips()))[$chainId] ?? null) === null
                     ? null
                     : $this->translator->say('chain.pickup', [
                         'mean' => $q->mass($pickup->meanG),

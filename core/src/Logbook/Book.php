@@ -267,7 +267,7 @@ final class Book
         return match (true) {
             $this->snapshot === null || !$this->snapshot->lately($nowS) => $derive(),
             $this->snapshot->holds($nowS) => $this->snapshot->of("chain {$chainId}", $derive)->at($nowS, $this->settings),
-            default => $this->snapshot->of("chain {$chainId} {$nowS}", $derive),
+            default => $this->snapshot->of("then chain {$chainId} {$nowS}", $derive),
         };
     }
 
