@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Logbook\Snapshots;
+use App\Support\ReadTransaction;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\DB;
 
@@ -14,7 +14,7 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         $this->withoutVite();
-        Snapshots::$outermost = DB::transactionLevel();
+        ReadTransaction::$outermost = DB::transactionLevel();
         // A transaction that is rolled back gives no numbers back there.
         DB::getDriverName() === 'pgsql' && DB::select("select setval(oid::regclass, 1, false) from pg_class where relkind = 'S'");
     }

@@ -112,9 +112,10 @@ final class ReadBook
         $sources = [];
         foreach (EntryType::events() as $type) {
             $model = $type->event();
-            $sources[(string) $type->kind()?->value] = fn() => CoreRows::events(
+            $ofComponent = in_array('component_id', $model::columns(), true);
+            $sources[(string) $type->kind()?->value] = fn(?int $componentId) => CoreRows::events(
                 $model,
-                self::rows($workshop, $type->value, ...$model::columns()),
+                self::rowsOf($ofComponent ? $componentId : null, $workshop, $type->value, ...$model::columns()),
             );
         }
 
@@ -155,12 +156,22 @@ final class ReadBook
     /** @return list<array<int, mixed>> id, at, precision, sequence, then the columns asked for */
     private static function rows(Workshop $workshop, string $table, string ...$columns): array
     {
+        return self::rowsOf(null, $workshop, $table, ...$columns);
+    }
+
+    /** @return list<array<int, mixed>> those of one component, or all */
+    private static function rowsOf(?int $componentId, Workshop $workshop, string $table, string ...$columns): array
+    {
         // Written out: a page asks for a dozen tables, and building each query costs as much as running it.
         $names = implode(', ', array_map(fn(string $column) => "\"{$column}\"", ['id', 'at', 'precision', 'sequence', ...$columns]));
         $statement = DB::connection()
             ->getPdo()
-            ->prepare("select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null order by \"at\", \"id\"");
-        $statement->execute([$workshop->id]);
+            ->prepare(
+                "select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null " .
+                    ($componentId === null ? '' : 'and "component_id" = ? ') .
+                    'order by "at", "id"',
+            );
+        $statement->execute([$workshop->id, ...$componentId === null ? [] : [$componentId]]);
 
         return array_values($statement->fetchAll(PDO::FETCH_NUM));
     }

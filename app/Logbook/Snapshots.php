@@ -31,9 +31,6 @@ final class Snapshots
         EntryType::BathEntry,
     ];
 
-    /** The transactions that are open while nothing is being written: a test may run within one of its own. */
-    public static int $outermost = 0;
-
     /** @var array<string, SnapshotMemo> by workshop and stamp */
     private array $memos = [];
 
@@ -45,7 +42,7 @@ final class Snapshots
      */
     public function of(Workshop $workshop, FillIn $fillIn): ?Snapshot
     {
-        if (DB::transactionLevel() > self::$outermost && !ReadTransaction::runs()) {
+        if (DB::transactionLevel() > ReadTransaction::$outermost && !ReadTransaction::runs()) {
             return null;
         }
         $at = DB::selectOne(

@@ -62,7 +62,8 @@ final readonly class TimelineProps
         $q = $this->translator->quantities;
         $cycles = array_reverse(ChainCycles::of($this->book->history($chain->chainId), $this->book->settings, $chain->terms->dripOnly));
         $shown = array_slice($cycles, 0, $most);
-        $lines = $this->lines($chain);
+        // What stands before the oldest that is shown is not told; what was put on before any wax stands with the first.
+        $lines = $this->lines($chain, count($shown) === count($cycles) ? PHP_INT_MIN : array_last($shown)->fromS ?? PHP_INT_MIN);
         $intervalKm = $chain->terms->hoursAlone ? null : $chain->terms->intervalKm;
         $farKm = 1.05 * max([1.0, $intervalKm ?? 0.0, ...array_map(fn(ChainCycle $cycle) => $cycle->effectiveKm, $shown)]);
 
@@ -132,15 +133,18 @@ final readonly class TimelineProps
         );
     }
 
-    /** @return list<array{int, int, TimelineEntryView}> by instant and rank, the newest first */
-    private function lines(ChainState $chain): array
+    /** @return list<array{int, int, TimelineEntryView}> from an instant on, by instant and rank, the newest first */
+    private function lines(ChainState $chain, int $fromS): array
     {
         $history = $this->book->history($chain->chainId);
         $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [
-            ...$history->rides,
-            ...$history->events,
+            ...$history->rides->between($fromS, null),
+            ...array_filter($history->events, fn(Entry $event) => $event->moment->unixS >= $fromS),
         ]);
         foreach ($this->book->fittings->spansOf($chain->chainId) as $span) {
+            if ($span->untilS !== null && $span->untilS < $fromS) {
+                continue;
+            }
             $bike = ['bike' => $this->translator->names->bike($span->bikeId)];
             $lines[] = [
                 $span->fromS,

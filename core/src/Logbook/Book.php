@@ -22,6 +22,8 @@ final class Book
 
     private ?Histories $histories = null;
 
+    private ?ChainHistory $alone = null;
+
     private ?BookTerms $terms = null;
 
     /** @var array<int, array<int, ChainState>> by instant and chain: all that is drawn and planned at one instant asks for the same */
@@ -262,7 +264,12 @@ final class Book
 
     private function state(int $chainId, int $nowS): ChainState
     {
-        $derive = fn() => ChainState::derive($this->history($chainId), $this->terms()->ofChain($chainId, $nowS), $this->settings, $nowS);
+        $derive = fn() => ChainState::derive(
+            $this->histories()->of($chainId),
+            $this->terms()->ofChain($chainId, $nowS),
+            $this->settings,
+            $nowS,
+        );
 
         return match (true) {
             $this->snapshot === null || !$this->snapshot->lately($nowS) => $derive(),
@@ -299,9 +306,14 @@ final class Book
         return $this->kept("last ridden {$bikeId}", fn() => $this->ridesOf($bikeId)->last()?->moment->unixS);
     }
 
+    /** Of the first that is asked for only its own events are read; whoever asks for a second one mostly wants them all. */
     public function history(int $chainId): ChainHistory
     {
-        return $this->histories()->of($chainId);
+        if ($this->histories === null && $this->alone === null) {
+            $this->alone = Histories::alone($chainId, $this->runs(), $this->events->about($chainId), $this->fittings);
+        }
+
+        return $this->alone?->chainId === $chainId ? $this->alone : $this->histories()->of($chainId);
     }
 
     public function chainOfRide(Ride $ride): ?int
@@ -326,7 +338,7 @@ final class Book
     {
         $conflicts = $this->fittings->conflicts;
         foreach ($this->chainIds as $chainId) {
-            $history = $this->history($chainId);
+            $history = $this->histories()->of($chainId);
             $retirement = array_values(array_filter($history->events, fn(Entry $event) => $event instanceof Retirement))[0] ?? null;
             if ($retirement === null) {
                 continue;

@@ -12,10 +12,10 @@ final class Events
     /** @var array<string, list<Event>> by kind, in order, as far as they were asked for */
     private array $known = [];
 
-    /** @param array<string, Closure(): list<Event>> $sources by kind */
+    /** @param array<string, Closure(int|null): list<Event>> $sources by kind */
     private function __construct(private readonly array $sources) {}
 
-    /** @param array<string, Closure(): list<Event>> $sources by kind */
+    /** @param array<string, Closure(int|null): list<Event>> $sources by kind: all of it, or at least what is of one chain or part */
     public static function from(array $sources): self
     {
         return new self($sources);
@@ -30,13 +30,19 @@ final class Events
     /** @return list<Event> in order */
     public function of(EntryKind $kind): array
     {
-        return $this->known[$kind->value] ??= InOrder::of(isset($this->sources[$kind->value]) ? $this->sources[$kind->value]() : []);
+        return $this->known[$kind->value] ??= InOrder::of(isset($this->sources[$kind->value]) ? $this->sources[$kind->value](null) : []);
     }
 
     /** @return list<Event> kind by kind */
     public function all(): array
     {
         return array_merge(...array_map(fn(string $kind) => $this->of(EntryKind::from($kind)), array_keys($this->sources)));
+    }
+
+    /** @return list<Event> kind by kind, at least those of one chain or part: others are not read for it */
+    public function about(int $componentId): array
+    {
+        return array_merge(...array_map(fn(string $kind) => $this->sourceOf($kind, $componentId), array_keys($this->sources)));
     }
 
     /**
@@ -48,10 +54,19 @@ final class Events
     {
         $sources = $this->sources;
         foreach (self::byKind($events) as $kind => $more) {
-            $sources[$kind] = fn() => [...$this->of(EntryKind::from($kind)), ...$more];
+            $sources[$kind] = fn(?int $componentId) => [
+                ...$componentId === null ? $this->of(EntryKind::from($kind)) : $this->sourceOf($kind, $componentId),
+                ...$more,
+            ];
         }
 
         return new self($sources);
+    }
+
+    /** @return list<Event> */
+    private function sourceOf(string $kind, int $componentId): array
+    {
+        return $this->known[$kind] ?? (isset($this->sources[$kind]) ? $this->sources[$kind]($componentId) : []);
     }
 
     /**

@@ -45,6 +45,27 @@ final readonly class Histories
         $this->byChain = $histories;
     }
 
+    /**
+     * The history of one chain alone, as the others would have it.
+     *
+     * @param array<int, RideRun> $runs by bike
+     * @param list<Event> $unsorted its own, and maybe others
+     */
+    public static function alone(int $chainId, array $runs, array $unsorted, Fittings $fittings): ChainHistory
+    {
+        [$rides, $from] = [[], []];
+        foreach ($fittings->spansOf($chainId) as $span) {
+            $run = $runs[$span->bikeId] ?? RideRun::none($span->bikeId);
+            $first = self::placeOf($run, $span->fromS, $from[$span->bikeId] ?? 0);
+            $past = $span->untilS === null ? count($run) : self::placeOf($run, $span->untilS, $first);
+            $first < $past && ($rides[] = [$run, $first, $past]);
+            $from[$span->bikeId] = $past;
+        }
+        $own = array_values(array_filter($unsorted, fn(Event $event) => $event->component($fittings) === $chainId));
+
+        return new ChainHistory($chainId, Rides::ofStretches($rides), InOrder::of($own));
+    }
+
     public function of(int $chainId): ChainHistory
     {
         return $this->byChain[$chainId] ?? new ChainHistory($chainId, Rides::of([]), []);

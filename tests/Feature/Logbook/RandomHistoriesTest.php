@@ -39,10 +39,13 @@ use App\Models\Ride;
 use App\Models\TopUp;
 use App\Support\AppClock;
 use App\Support\PlainRows;
+use App\Support\ReadTransaction;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Estimate as CoreEstimate;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\WaxThen;
@@ -353,7 +356,7 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
     $states = fn(Book $book, int $atS): array => array_map(fn($chain): string => serialize($book->chain($chain->id, $atS)), $chains);
     for ($history = 0; $history < Bench::times(1000); $history++) {
         DB::beginTransaction();
-        Snapshots::$outermost = DB::transactionLevel();
+        ReadTransaction::$outermost = DB::transactionLevel();
         for ($step = $dice->getInt(3, 11); $step > 0; $step--) {
             // The rides of earlier hours are packed at any time, up to any instant.
             $dice->getInt(0, 2) === 0 && app(PastRides::class)->keep($bench->workshop, $at()->unixS);
@@ -382,6 +385,17 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
         foreach ([0, $dice->getInt(1, 40 * 86400), -$dice->getInt(1, 40 * 86400)] as $afterS) {
             $atS = Bench::NOW + $afterS;
             expect($states($read(), $atS))->toBe($states($byRows, $atS), "history {$history}, {$afterS} s later");
+        }
+        // A history that is read alone is the one that it is among all.
+        $told = fn(ChainHistory $one): array => [
+            array_map(fn(Entry $entry) => [$entry::class, $entry->id], $one->entries()),
+            $one->km()->km,
+        ];
+        foreach ($chains as $chain) {
+            expect($told($read()->history($chain->id)))->toBe(
+                $told($byRows->history($chain->id)),
+                "history {$history}, {$chain->id} alone",
+            );
         }
         DB::rollBack();
     }

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Logbook\Snapshots;
 use App\Models\GuidedJob;
 use App\Models\User;
 use App\Support\AppClock;
+use App\Support\ReadTransaction;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -181,7 +181,7 @@ it('lets no name of the code reach a person', function (): void {
 it('says the same from what is kept as from the entries alone, at this hour and at later ones', function (): void {
     $read = function (bool $kept, int $atS): array {
         // Where all of it is being written nothing is kept.
-        Snapshots::$outermost = $kept ? DB::transactionLevel() : -1;
+        ReadTransaction::$outermost = $kept ? DB::transactionLevel() : -1;
         $said = [];
         foreach ($this->paths as $path) {
             app(AppClock::class)->stopAt($atS);
