@@ -89,10 +89,11 @@ final readonly class Translator
     public function weekday(int $weekday, string $pattern = 'EEE'): string
     {
         // The epoch was a Thursday; noon in UTC is that day in every zone but the farthest.
-        return (new Quantities($this->quantities->units, new DateTimeZone('UTC'), $this->settings->text(SettingKey::Language, 0, 'en')))->date(
-            86400 * ($weekday + 3),
-            $pattern,
-        );
+        return (new Quantities(
+            $this->quantities->units,
+            new DateTimeZone('UTC'),
+            $this->settings->text(SettingKey::Language, 0, 'en'),
+        ))->date(86400 * ($weekday + 3), $pattern);
     }
 
     /** The hour, with its day where that is another one: "16:40", "tomorrow, 07:40". */

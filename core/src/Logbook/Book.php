@@ -7,7 +7,7 @@ namespace Dripel\Core\Logbook;
 use Closure;
 use LogicException;
 
-/** The logbook of a workshop: what happened, and what follows from it. Nothing here is ever stored. */
+/** The logbook of a workshop: what happened, and what follows from it, which is kept at most until the next entry. */
 final class Book
 {
     public readonly Fittings $fittings;
