@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** Takes everything out of a workshop but its people. The one thing that cannot be undone, so a backup comes first. */
 final readonly class EmptyWorkshop
 {
-    public function __construct(private Backups $backups, private ReadBook $readBook) {}
+    public function __construct(private Backups $backups, private ReadBook $readBook, private Snapshots $snapshots) {}
 
     public function __invoke(Workshop $workshop): void
     {
@@ -41,7 +41,7 @@ final readonly class EmptyWorkshop
     public function rows(Workshop $workshop): void
     {
         PastRides::forget($workshop);
-        Snapshots::forget($workshop);
+        $this->snapshots->forget($workshop);
         foreach (['tracks', 'guided_taps', 'guided_jobs', 'temperatures', 'gauge_values', 'rain_hours', 'devices'] as $table) {
             DB::table($table)->where('workshop_id', $workshop->id)->delete();
         }

@@ -17,7 +17,13 @@ use Illuminate\Support\Facades\DB;
 /** Holds what pages say against the same worked out from the entries alone; what is kept packed is thrown away where they differ. */
 final readonly class VerifyFigures
 {
-    public function __construct(private Figures $figures, private ReadBook $readBook, private AppClock $clock, private Repository $cache) {}
+    public function __construct(
+        private Figures $figures,
+        private ReadBook $readBook,
+        private AppClock $clock,
+        private Repository $cache,
+        private Snapshots $snapshots,
+    ) {}
 
     /** @return list<string> of what the figures differ; empty: all are the same */
     public function __invoke(Workshop $workshop): array
@@ -35,7 +41,7 @@ final readonly class VerifyFigures
         );
         if ($differ !== []) {
             PastRides::forget($workshop);
-            Snapshots::forget($workshop);
+            $this->snapshots->forget($workshop);
         }
         $this->cache->forever(self::key($workshop), [$this->clock->unixS(), $differ === []]);
 

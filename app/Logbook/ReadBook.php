@@ -98,7 +98,7 @@ final class ReadBook
             self::ids($workshop, DB::table('bikes')),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
             $this->settings($workshop),
-            array_map(CoreRows::fitting(...), self::rows($workshop, 'fittings', ...CoreRows::FITTING)),
+            fn() => array_map(CoreRows::fitting(...), self::rows($workshop, 'fittings', ...CoreRows::FITTING)),
             $rides,
             self::events($workshop),
             $fillIn,

@@ -10,7 +10,6 @@ use App\Support\SnapshotMemo;
 use Dripel\Core\Logbook\FillIn;
 use Dripel\Core\Logbook\Snapshot;
 use Illuminate\Contracts\Cache\Repository;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -31,7 +30,7 @@ final class Snapshots
         EntryType::BathEntry,
     ];
 
-    /** @var array<string, SnapshotMemo> by workshop and stamp */
+    /** @var array<int, SnapshotMemo> by workshop: of the state that was read last, however long a process runs */
     private array $memos = [];
 
     public function __construct(private readonly Repository $cache) {}
@@ -53,7 +52,9 @@ final class Snapshots
             return null;
         }
         $stamp = implode(' ', [$at->revision, $at->action, $fillIn->lastCommuteS(), config()->string('dripel.code')]);
-        $memo = $this->memos["{$workshop->id} {$stamp}"] ??= new SnapshotMemo($this->cache, self::name($workshop), $stamp);
+        $memo = $this->memos[$workshop->id] ?? null;
+        $memo = $memo?->stamp === $stamp ? $memo : new SnapshotMemo($this->cache, self::name($workshop), $stamp);
+        $this->memos[$workshop->id] = $memo;
 
         return new Snapshot($memo, fn(): int => max(self::lastS($workshop), $fillIn->lastCommuteS()));
     }
@@ -63,9 +64,10 @@ final class Snapshots
         array_walk($this->memos, fn(SnapshotMemo $memo) => $memo->keep());
     }
 
-    public static function forget(Workshop $workshop): void
+    public function forget(Workshop $workshop): void
     {
-        SnapshotMemo::forget(Cache::store(), self::name($workshop));
+        unset($this->memos[$workshop->id]);
+        SnapshotMemo::forget($this->cache, self::name($workshop));
     }
 
     /** The last instant of any entry in force that a state may follow from. */

@@ -26,7 +26,7 @@ final class SnapshotMemo implements Memo
     /** @var array<string, true> the parts of which there is more than was kept */
     private array $grown = [];
 
-    public function __construct(private readonly Repository $cache, private readonly string $name, private readonly string $stamp) {}
+    public function __construct(private readonly Repository $cache, private readonly string $name, public readonly string $stamp) {}
 
     public function of(string $key, Closure $make): mixed
     {

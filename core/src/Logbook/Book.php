@@ -40,7 +40,7 @@ final class Book
     /**
      * @param list<int> $bikeIds in the order in which they are shown
      * @param list<int> $chainIds likewise
-     * @param list<Fitting> $fittingEntries
+     * @param list<Fitting>|Closure(): list<Fitting> $fitted read when they are first asked for, and no snapshot says what was where
      * @param list<Ride>|Closure(): array<int, RideRun> $logged by bike, 0: of none yet; read when they are first asked for: they are many,
      *     and much does without
      * @param list<Event>|Events $events
@@ -51,7 +51,7 @@ final class Book
         public readonly array $bikeIds,
         public readonly array $chainIds,
         public readonly Settings $settings,
-        private readonly array $fittingEntries,
+        private array|Closure $fitted,
         private readonly array|Closure $logged,
         array|Events $events,
         public readonly ?FillIn $fillIn = null,
@@ -156,10 +156,19 @@ final class Book
     /** What was in one slot of which bike, and when. */
     public function fittingsOf(Slot $slot): Fittings
     {
-        return $this->fittingsBySlot[$slot->value] ??= new Fittings(
-            array_values(array_filter($this->fittingEntries, fn(Fitting $fitting) => $fitting->slot === $slot)),
-            $this->retiredS,
+        return $this->fittingsBySlot[$slot->value] ??= $this->kept(
+            "fittings {$slot->value}",
+            fn() => new Fittings(
+                array_values(array_filter($this->fitted(), fn(Fitting $fitting) => $fitting->slot === $slot)),
+                $this->retiredS,
+            ),
         );
+    }
+
+    /** @return list<Fitting> */
+    private function fitted(): array
+    {
+        return $this->fitted = $this->fitted instanceof Closure ? ($this->fitted)() : $this->fitted;
     }
 
     /** How an estimate would be spread, as the logbook stands. */
@@ -209,6 +218,7 @@ final class Book
     public function settle(): void
     {
         $this->logged();
+        $this->fitted();
         $this->events->all();
     }
 
@@ -246,7 +256,7 @@ final class Book
             $this->bikeIds,
             $this->chainIds,
             $this->settings,
-            [...$this->fittingEntries, ...$fittings],
+            $fittings === [] ? $this->fitted(...) : fn() => [...$this->fitted(), ...$fittings],
             fn() => self::withMore($this->logged(), self::byBike($rides)),
             $this->events->with($events),
             $this->fillIn,
@@ -344,7 +354,7 @@ final class Book
                 continue;
             }
             // What goes on after it, and a second end, cannot be; what was on the bike by then came off.
-            foreach ([...$history->events, ...$this->fittingEntries] as $entry) {
+            foreach ([...$history->events, ...$this->fitted()] as $entry) {
                 $concerned =
                     $entry instanceof Fitting ? $entry->componentId === $chainId : !($entry instanceof Noise) && $entry !== $retirement;
                 if ($concerned && Entry::compare($entry, $retirement) > 0) {

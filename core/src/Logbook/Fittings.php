@@ -12,6 +12,9 @@ namespace Dripel\Core\Logbook;
  */
 final readonly class Fittings
 {
+    /** The end of a span that goes on, as a number. */
+    private const STILL = PHP_INT_MAX;
+
     /** @var array<int, list<Span>> by bike, in order of time */
     private array $spansByBike;
 
@@ -70,6 +73,32 @@ final readonly class Fittings
         }
         $this->bikesByComponent = $bikes;
         $this->conflicts = $conflicts;
+    }
+
+    /** @return array{array<int, string>, array<int, list<int>>, list<Conflict>} spans as plain numbers: a snapshot may keep thousands of them */
+    public function __serialize(): array
+    {
+        $numbers = fn(Span $span): array => [$span->componentId, $span->fromS, $span->untilS ?? self::STILL, $span->fittingId];
+
+        return [
+            array_map(fn(array $spans): string => pack('q*', ...array_merge(...array_map($numbers, $spans))), $this->spansByBike),
+            $this->bikesByComponent,
+            $this->conflicts,
+        ];
+    }
+
+    /** @param array{array<int, string>, array<int, list<int>>, list<Conflict>} $kept */
+    public function __unserialize(array $kept): void
+    {
+        [$packed, $this->bikesByComponent, $this->conflicts] = $kept;
+        $spans = [];
+        foreach ($packed as $bikeId => $numbers) {
+            /** @var array{int, int, int, int} $one */
+            foreach (array_chunk((array) unpack('q*', $numbers), 4) as $one) {
+                $spans[$bikeId][] = new Span($bikeId, $one[0], $one[1], $one[2] === self::STILL ? null : $one[2], $one[3]);
+            }
+        }
+        $this->spansByBike = $spans;
     }
 
     /** What is on a bike at an instant, null if nothing. */

@@ -265,7 +265,7 @@ it('lets the newest twenty measured chains speak, a bike’s own always among th
         [1, 2],
         range(1, 30),
         new Settings([...$homes, ...array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 1), range(1, 5))]),
-        (fn() => $this->fittingEntries)->call($book),
+        (fn() => $this->fitted)->call($book),
         (fn() => $this->logged)->call($book),
         (fn() => $this->events)->call($book),
     );
