@@ -36,7 +36,7 @@ final readonly class Figures
             $figures["chain {$names->fullChain($id)}"] = [
                 ...self::chain($book, $id, $nowS),
                 $this->readWear->of($book, $nowS)->of($id)?->result->toArray(),
-                $names->bike($book->fittings->bikeOf($id, $nowS)),
+                $names->bike($book->fittings()->bikeOf($id, $nowS)),
             ];
         }
         foreach (($this->readJars)($workshop) as $id => $jar) {

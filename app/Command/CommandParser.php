@@ -233,7 +233,7 @@ final readonly class CommandParser
     {
         $id =
             $phrase->chainId ??
-            ($book->fittings->componentOn($bike->id, $phrase->when->moment()->unixS) ??
+            ($book->fittings()->componentOn($bike->id, $phrase->when->moment()->unixS) ??
                 throw NotUnderstood::because('no_chain_on', ['bike' => $translator->names->bike($bike->id)]));
 
         return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);

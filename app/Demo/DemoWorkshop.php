@@ -613,7 +613,7 @@ final class DemoWorkshop
         $atS = $this->day($ago, $time);
         $bike = $this->bikes[strtok($chain, ' ') ?: ''];
         $this->timeline->at($atS, function (ActionContext $by) use ($chain, $bike, $atS): void {
-            if (app(ReadBook::class)->withoutRides($by->workshop)->fittings->componentOn($bike->id, $atS) !== $this->chains[$chain]->id) {
+            if (app(ReadBook::class)->withoutRides($by->workshop)->fittings()->componentOn($bike->id, $atS) !== $this->chains[$chain]->id) {
                 ($this->fitChain)($by, $bike, $this->chains[$chain], new Moment($atS));
             }
         });

@@ -22,7 +22,7 @@ final readonly class WetChain
             return null;
         }
         $book = ($this->readBook)($workshop->refresh());
-        $chainId = $book->fittings->componentOn($about->bike, $about->at);
+        $chainId = $book->fittings()->componentOn($about->bike, $about->at);
         $wet = $chainId === null ? null : $book->chain($chainId, $this->clock->unixS())->dryness->wetRide;
 
         return $wet !== null && $wet->id === $about->ride ? $chainId : null;

@@ -105,7 +105,7 @@ final readonly class Arrive
             $draft->enter(Reading::class, $at, ['component_id' => $chain->id, 'input' => $part->reading]);
         }
         if ($part->fitted) {
-            $on = $this->readBook->withoutRides($draft->workshop)->fittings->componentOn($bike->id, $at->unixS);
+            $on = $this->readBook->withoutRides($draft->workshop)->fittings()->componentOn($bike->id, $at->unixS);
             $on === null || throw new NotPossible('fitted', 'one_chain_on');
             $draft->enter(Fitting::class, $at, ['bike_id' => $bike->id, 'component_id' => $chain->id]);
         }

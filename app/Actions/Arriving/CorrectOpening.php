@@ -80,7 +80,7 @@ final readonly class CorrectOpening
                 min([
                     Action::query()->findOrFail($chain->action_id)->recorded_at,
                     ...array_map(fn(Entry $entry) => $entry->moment->unixS, $history->events),
-                    ...array_map(fn(Span $span) => $span->fromS, $book->fittings->spansOf($chain->id)),
+                    ...array_map(fn(Span $span) => $span->fromS, $book->fittings()->spansOf($chain->id)),
                 ]),
             );
             new CoreOpening(0, $at, $chain->id, $km, $wax, $sinceWaxKm);

@@ -24,7 +24,7 @@ final readonly class StartCare
     {
         return ($this->beginJob)($by, GuidedKind::Care, function () use ($by, $bike, $deep, $painted): array {
             $book = ($this->readBook)($by->workshop);
-            $fitted = $book->fittings->componentOn($bike->id, $this->clock->unixS());
+            $fitted = $book->fittings()->componentOn($bike->id, $this->clock->unixS());
             $plan = CarePlan::of(Drivetrain::of($book->settings, $bike->id, $fitted ?? 0), $deep, $painted);
 
             return ['steps' => $plan->steps, 'chains' => [], 'terms' => ['bike' => $bike->id, 'done_step' => $plan->doneStep]];

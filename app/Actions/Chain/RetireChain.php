@@ -28,7 +28,7 @@ final readonly class RetireChain
     {
         return $this->ledger->record($by, ActionKind::RetireChain, function (Draft $draft) use ($by, $chain, $at, $teeth): About {
             $book = $this->readBook->withoutRides($by->workshop);
-            $bikeId = $book->fittings->bikeOf($chain->id, $at->unixS);
+            $bikeId = $book->fittings()->bikeOf($chain->id, $at->unixS);
             $ranOn = $book->bikeOfChain($chain->id, $at->unixS);
             $cassette = $ranOn === null ? null : $book->inventory()->partOn(Slot::Cassette, $ranOn, $at->unixS);
             $teeth === null || $cassette === null || $draft->set(SettingKey::PartTeeth, $teeth->value, $at->unixS, chainId: $cassette->id);

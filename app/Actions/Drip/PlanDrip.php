@@ -77,7 +77,7 @@ final readonly class PlanDrip
                 $settings->dripDryHours(),
                 Drivetrain::of(
                     $settings,
-                    $book->fittings->bikeOf($chain->id, $this->clock->unixS()) ?? $settings->home($chain->id, $this->clock->unixS()),
+                    $book->fittings()->bikeOf($chain->id, $this->clock->unixS()) ?? $settings->home($chain->id, $this->clock->unixS()),
                     $chain->id,
                 ),
                 $chainG,

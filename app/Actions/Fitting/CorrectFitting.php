@@ -36,7 +36,7 @@ final readonly class CorrectFitting
             $since,
             $exchange,
         ): About {
-            $fittings = $this->readBook->withoutRides($by->workshop)->fittings;
+            $fittings = $this->readBook->withoutRides($by->workshop)->fittings();
             // People name a swap by its minute; what is meant is the swap itself.
             $since = new Moment(max($since->unixS, $fittings->spanAt($bike->id, $since->unixS + 59)->fromS ?? 0));
             $span = $fittings->spanAt($bike->id, $since->unixS);

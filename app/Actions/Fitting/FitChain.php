@@ -44,7 +44,7 @@ final readonly class FitChain
     {
         return $this->ledger->record($by, ActionKind::FitChain, function (Draft $draft) use ($by, $bike, $chain, $at, $terms): About {
             $book = $this->readBook->withoutRides($by->workshop);
-            $off = $book->fittings->componentOn($bike->id, $at->unixS);
+            $off = $book->fittings()->componentOn($bike->id, $at->unixS);
             if ($off === $chain?->id) {
                 throw new NotPossible('chain_id', $chain === null ? 'no_chain_on' : 'already_on');
             }
@@ -109,7 +109,7 @@ final readonly class FitChain
         if ($opening === null || $opening->moment->unixS <= $at->unixS) {
             return;
         }
-        $untilS = min($opening->moment->unixS, $book->fittings->nextS($bike->id, $at->unixS) ?? PHP_INT_MAX);
+        $untilS = min($opening->moment->unixS, $book->fittings()->nextS($bike->id, $at->unixS) ?? PHP_INT_MAX);
         $between = $book->ridesOf($bike->id)->between($at->unixS, $untilS);
         if (count($between) === 0) {
             return;

@@ -51,7 +51,7 @@ final readonly class StartFit
         return ($this->beginJob)($by, GuidedKind::Fit, function () use ($by, $bike, $chain, $terms, $nowS): array {
             $book = ($this->readBook)($by->workshop);
             $plan = FitPlan::of(FitFacts::of($book, $bike->id, $chain?->id, $nowS));
-            $about = $chain->id ?? $book->fittings->componentOn($bike->id, $nowS);
+            $about = $chain->id ?? $book->fittings()->componentOn($bike->id, $nowS);
 
             return [
                 'steps' => $plan->steps,

@@ -45,7 +45,7 @@ final readonly class LogRide
             return false;
         }
         $book = $this->readBook->withoutRides($by->workshop);
-        $chainId = $book->fittings->componentOn($facts->bike->id, $facts->at->unixS);
+        $chainId = $book->fittings()->componentOn($facts->bike->id, $facts->at->unixS);
 
         return $chainId !== null && $book->chain($chainId, $facts->at->unixS)->readyAtS !== null;
     }

@@ -100,14 +100,14 @@ final readonly class PlanStrip
     private function facts(Book $book, array $states): StripFacts
     {
         $nowS = $this->clock->unixS();
-        $onBike = array_filter($states, fn(ChainState $state) => $book->fittings->bikeOf($state->chainId, $nowS) !== null);
+        $onBike = array_filter($states, fn(ChainState $state) => $book->fittings()->bikeOf($state->chainId, $nowS) !== null);
         $first = (reset($onBike) ?: $states[0])->chainId;
         // One quick link among them is enough to mind it.
         $linked = array_filter(
             $states,
             fn(ChainState $state) => Drivetrain::of($book->settings, null, $state->chainId)->joint === Joint::QuickLink,
         );
-        $bikeId = $book->fittings->bikeOf($first, $nowS) ?? ($book->settings->whole(SettingKey::ChainHome, $first) ?: null);
+        $bikeId = $book->fittings()->bikeOf($first, $nowS) ?? ($book->settings->whole(SettingKey::ChainHome, $first) ?: null);
 
         return new StripFacts(
             Drivetrain::of($book->settings, $bikeId, $onBike === [] && $linked !== [] ? reset($linked)->chainId : $first),
@@ -141,7 +141,7 @@ final readonly class PlanStrip
             'worn' => $translator->quantities->percent($worn->valuePct ?? ($worn->lowerPct ?? 0.0)),
             'limit' => $translator->quantities->mark($state->terms->limitPct),
         ];
-        $onBike = $book->fittings->bikeOf($state->chainId, $this->clock->unixS()) !== null;
+        $onBike = $book->fittings()->bikeOf($state->chainId, $this->clock->unixS()) !== null;
         $reason = match (true) {
             $state->retired() => 'strip_retired',
             $inJob => 'chain_in_job',

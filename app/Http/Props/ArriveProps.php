@@ -64,7 +64,7 @@ final readonly class ArriveProps
                                 ),
                             ),
                         ),
-                        'free' => $book->fittings->componentOn($bikeId, $translator->nowS) === null,
+                        'free' => $book->fittings()->componentOn($bikeId, $translator->nowS) === null,
                     ],
             'interval' => (string) round($translator->quantities->units->fromKm($book->settings->usualIntervalKm())),
             'kinds' => array_map(

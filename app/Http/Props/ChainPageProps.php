@@ -134,7 +134,7 @@ final readonly class ChainPageProps
     {
         $chain = $this->book->chain($chainId, $this->translator->nowS);
         $settings = $this->book->settings;
-        $onBike = $this->book->fittings->bikeOf($chainId, $this->translator->nowS);
+        $onBike = $this->book->fittings()->bikeOf($chainId, $this->translator->nowS);
         $bikeId = $this->book->bikeOfChain($chainId, $this->translator->nowS);
         $rail = $onBike === null ? null : array_column($rails, null, 'bikeId')[$onBike] ?? null;
         $why = new WhyWords($this->translator);
@@ -378,7 +378,7 @@ final readonly class ChainPageProps
             'chain' => $props->of($chain, $this->wear->of($chain)?->result),
             'forPot' => $props->forPot($chain, true),
             'bike' => $bikeId === null ? null : ['id' => $bikeId, 'name' => $this->translator->names->bike($bikeId)],
-            'on' => $this->book->fittings->bikeOf($chainId, $this->translator->nowS) !== null,
+            'on' => $this->book->fittings()->bikeOf($chainId, $this->translator->nowS) !== null,
             'retired' => $chain->retired(),
             'pots' => $pots,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
@@ -396,7 +396,7 @@ final readonly class ChainPageProps
                     'label' => $this->freeLabel($id),
                     'speeds' => $this->book->settings->whole(SettingKey::BikeSpeeds, $id, 1),
                     'pitches' => $this->usualPitches($id),
-                    'canFit' => $this->book->fittings->componentOn($id, $this->translator->nowS) === null,
+                    'canFit' => $this->book->fittings()->componentOn($id, $this->translator->nowS) === null,
                 ],
                 $this->book->bikeIds,
             ),

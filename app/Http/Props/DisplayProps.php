@@ -151,7 +151,7 @@ final readonly class DisplayProps
             'id' => $chainId,
             'name' => $this->translator->names->fullChain($chainId),
             'bike' => $this->book->bikeOfChain($chainId, $this->translator->nowS),
-            'fitted' => $this->book->fittings->bikeOf($chainId, $this->translator->nowS) !== null,
+            'fitted' => $this->book->fittings()->bikeOf($chainId, $this->translator->nowS) !== null,
             'status' => $chain->status->value,
             'km' => $chain->km->km,
             'km_whole' => $chain->km->whole,

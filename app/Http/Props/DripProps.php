@@ -54,7 +54,7 @@ final readonly class DripProps
     /** @return DripPlanPage the page that plans a top-up, with what is proposed */
     public function create(int $chainId): array
     {
-        $place = $this->book->fittings->bikeOf($chainId, $this->translator->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
+        $place = $this->book->fittings()->bikeOf($chainId, $this->translator->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
         $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->choices(
             $place,
             $this->translator->settings->excessSchool(),

@@ -55,7 +55,7 @@ final readonly class FormProps
             'time' => $q->date($this->translator->nowS, 'HH:mm'),
             'massUnit' => $q->units->mass,
             'bikes' => array_map(function (int $bikeId) use ($q): array {
-                $span = $this->book->fittings->spanAt($bikeId, $this->translator->nowS);
+                $span = $this->book->fittings()->spanAt($bikeId, $this->translator->nowS);
                 $chainId = $span?->componentId;
 
                 return [

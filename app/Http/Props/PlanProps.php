@@ -387,7 +387,7 @@ final readonly class PlanProps
             return '';
         }
         $settings = $this->translator->settings;
-        $on = $this->book->fittings->componentOn($item->bikeId, $this->translator->nowS) ?? 0;
+        $on = $this->book->fittings()->componentOn($item->bikeId, $this->translator->nowS) ?? 0;
         $speeds = trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $item->bikeId, 1));
         if ($item->supply === Supply::QuickLink) {
             $link = $this->book->inventory()->linkOf($on, $this->translator->nowS)?->part;

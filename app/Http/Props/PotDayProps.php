@@ -161,7 +161,7 @@ final readonly class PotDayProps
             if (!$state->retired() && !isset($jobs[$id]) && $book->bikeOfChain($id, $translator->nowS) !== null) {
                 $chains[] = $this->chain(
                     $state,
-                    $book->fittings->bikeOf($id, $translator->nowS) !== null,
+                    $book->fittings()->bikeOf($id, $translator->nowS) !== null,
                     in_array($id, $next, true),
                     $translator,
                 );

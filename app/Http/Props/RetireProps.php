@@ -37,7 +37,7 @@ final readonly class RetireProps
         return [
             'life' => $this->life($workshop, $chainId),
             'on' =>
-                $book->fittings->bikeOf($chainId, $translator->nowS) !== null
+                $book->fittings()->bikeOf($chainId, $translator->nowS) !== null
                     ? $translator->say('wear.retire.on', ['bike' => $translator->names->bike($bikeId)])
                     : null,
             'left' =>

@@ -152,7 +152,7 @@ final readonly class StripProps
                     'id' => $id,
                     'name' => $translator->names->fullChain($id),
                     'load' => $translator->say("strip.load.{$load->value}"),
-                    'onBike' => $book->fittings->bikeOf($id, $translator->nowS) !== null,
+                    'onBike' => $book->fittings()->bikeOf($id, $translator->nowS) !== null,
                 ];
             }
         }

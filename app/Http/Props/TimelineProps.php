@@ -141,7 +141,7 @@ final readonly class TimelineProps
             ...$history->rides->between($fromS, null),
             ...array_filter($history->events, fn(Entry $event) => $event->moment->unixS >= $fromS),
         ]);
-        foreach ($this->book->fittings->spansOf($chain->chainId) as $span) {
+        foreach ($this->book->fittings()->spansOf($chain->chainId) as $span) {
             if ($span->untilS !== null && $span->untilS < $fromS) {
                 continue;
             }

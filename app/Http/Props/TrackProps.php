@@ -76,7 +76,7 @@ final readonly class TrackProps
     private function outcome(Track $track, int $bikeId, Condition $condition): array
     {
         $atS = $track->start ?? $this->translator->nowS;
-        $chainId = $this->book->fittings->componentOn($bikeId, $atS);
+        $chainId = $this->book->fittings()->componentOn($bikeId, $atS);
         if ($chainId === null) {
             return [
                 'chain' => null,

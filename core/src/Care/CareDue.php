@@ -42,7 +42,7 @@ final readonly class CareDue
     /** Whether a chain that was waxed then was ever on it. */
     private static function waxedBefore(Book $book, int $bikeId, int $nowS): bool
     {
-        foreach ($book->fittings->componentsOf($bikeId) as $chainId) {
+        foreach ($book->fittings()->componentsOf($bikeId) as $chainId) {
             foreach ($book->history($chainId)->until($nowS)->events as $event) {
                 if ($event instanceof Dip || ($event instanceof Opening && $event->waxed())) {
                     return true;

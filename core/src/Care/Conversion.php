@@ -41,8 +41,8 @@ final readonly class Conversion
     public static function of(Book $book, int $bikeId, int $nowS): ?self
     {
         $settings = $book->settings;
-        $ridden = $book->fittings->componentsOf($bikeId);
-        $fittedId = $book->fittings->componentOn($bikeId, $nowS);
+        $ridden = $book->fittings()->componentsOf($bikeId);
+        $fittedId = $book->fittings()->componentOn($bikeId, $nowS);
         $way = ConversionWay::tryFrom($settings->text(SettingKey::BikeConvert, $bikeId));
         $oldId = self::oldId($book, $ridden, $nowS);
         if ($oldId === null || ($way === null && $fittedId !== $oldId)) {

@@ -45,7 +45,7 @@ final readonly class WorkDone
         }
         foreach ($whose->bikes($book->bikeIds) as $bikeId) {
             // Of each bike the first chain was fitted, the others were swapped.
-            $minutes += $terms->swapMinutes * max(0, $book->fittings->timesFitted($bikeId, $nowS) - 1);
+            $minutes += $terms->swapMinutes * max(0, $book->fittings()->timesFitted($bikeId, $nowS) - 1);
         }
 
         return new self($minutes);

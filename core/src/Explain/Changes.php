@@ -58,7 +58,7 @@ final readonly class Changes
     /** @return array<string, Distance|float|string|null> */
     private static function figures(Book $book, ChainState $chain): array
     {
-        $bikeId = $book->fittings->bikeOf($chain->chainId, $chain->nowS);
+        $bikeId = $book->fittings()->bikeOf($chain->chainId, $chain->nowS);
 
         return [
             'place' => $bikeId === null ? null : (string) $bikeId,

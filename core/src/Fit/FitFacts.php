@@ -36,14 +36,14 @@ final readonly class FitFacts
     public static function of(Book $book, int $bikeId, ?int $chainId, int $nowS): self
     {
         $settings = $book->settings;
-        $offId = $book->fittings->componentOn($bikeId, $nowS);
+        $offId = $book->fittings()->componentOn($bikeId, $nowS);
         $off = $offId === null ? null : (FitNote::pinned($book, $offId) ? Joint::Pin : Joint::QuickLink);
         if ($chainId === null) {
             return new self(Drivetrain::of($settings, $bikeId, $offId ?? 0), $off, false);
         }
         $chain = $book->chain($chainId, $nowS);
         $pitches = $settings->whole(SettingKey::ChainPitches, $chainId);
-        $new = $chain->km->whole && $chain->km->km <= 0.0 && $book->fittings->spansOf($chainId) === [];
+        $new = $chain->km->whole && $chain->km->km <= 0.0 && $book->fittings()->spansOf($chainId) === [];
         $waxed = $chain->status === ChainStatus::Waxed;
 
         return new self(

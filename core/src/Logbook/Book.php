@@ -10,8 +10,6 @@ use LogicException;
 /** The logbook of a workshop: what happened, and what follows from it, which is kept at most until the next entry. */
 final class Book
 {
-    public readonly Fittings $fittings;
-
     /** @var array<int, RideRun>|null what was logged by bike, once it was asked for; 0: of none yet */
     private ?array $loggedRuns = null;
 
@@ -34,8 +32,8 @@ final class Book
 
     private readonly Events $events;
 
-    /** @var array<int, int> when each part went out of use */
-    private readonly array $retiredS;
+    /** @var array<int, int>|null when each chain and part went out of use, once it was asked for */
+    private ?array $retiredS = null;
 
     /**
      * @param list<int> $bikeIds in the order in which they are shown
@@ -59,12 +57,6 @@ final class Book
         private readonly ?Snapshot $snapshot = null,
     ) {
         $this->events = $events instanceof Events ? $events : Events::these($events);
-        $retiredS = [];
-        foreach ($this->retirements() as $one) {
-            $retiredS[$one->chainId] = min($retiredS[$one->chainId] ?? PHP_INT_MAX, $one->moment->unixS);
-        }
-        $this->retiredS = $retiredS;
-        $this->fittings = $this->fittingsOf(Slot::Chain);
     }
 
     /** In order, of all bikes, those that were filled in among them. */
@@ -153,6 +145,25 @@ final class Book
         return $runs;
     }
 
+    /** @return array<int, int> */
+    private function retiredS(): array
+    {
+        if ($this->retiredS === null) {
+            $this->retiredS = [];
+            foreach ($this->retirements() as $one) {
+                $this->retiredS[$one->chainId] = min($this->retiredS[$one->chainId] ?? PHP_INT_MAX, $one->moment->unixS);
+            }
+        }
+
+        return $this->retiredS;
+    }
+
+    /** Which chain was on which bike, and when. */
+    public function fittings(): Fittings
+    {
+        return $this->fittingsOf(Slot::Chain);
+    }
+
     /** What was in one slot of which bike, and when. */
     public function fittingsOf(Slot $slot): Fittings
     {
@@ -160,7 +171,7 @@ final class Book
             "fittings {$slot->value}",
             fn() => new Fittings(
                 array_values(array_filter($this->fitted(), fn(Fitting $fitting) => $fitting->slot === $slot)),
-                $this->retiredS,
+                $this->retiredS(),
             ),
         );
     }
@@ -307,7 +318,7 @@ final class Book
     /** Whether a chain or a part has gone out of use, whenever. */
     public function isRetired(int $componentId): bool
     {
-        return isset($this->retiredS[$componentId]);
+        return isset($this->retiredS()[$componentId]);
     }
 
     /** When a bike was ridden last; null: never. Unix seconds. */
@@ -320,7 +331,7 @@ final class Book
     public function history(int $chainId): ChainHistory
     {
         if ($this->histories === null && $this->alone === null) {
-            $this->alone = Histories::alone($chainId, $this->runs(), $this->events->about($chainId), $this->fittings);
+            $this->alone = Histories::alone($chainId, $this->runs(), $this->events->about($chainId), $this->fittings());
         }
 
         return $this->alone?->chainId === $chainId ? $this->alone : $this->histories()->of($chainId);
@@ -328,7 +339,7 @@ final class Book
 
     public function chainOfRide(Ride $ride): ?int
     {
-        return $ride->bikeId === null ? null : $this->fittings->componentOn($ride->bikeId, $ride->moment->unixS);
+        return $ride->bikeId === null ? null : $this->fittings()->componentOn($ride->bikeId, $ride->moment->unixS);
     }
 
     /** That no chain was on the bike for. */
@@ -340,13 +351,13 @@ final class Book
     /** The bike whose rail a chain hangs on, or whose frame it is on. */
     public function bikeOfChain(int $chainId, int $atS): ?int
     {
-        return $this->fittings->bikeOf($chainId, $atS) ?? $this->settings->home($chainId, $atS);
+        return $this->fittings()->bikeOf($chainId, $atS) ?? $this->settings->home($chainId, $atS);
     }
 
     /** @return list<Conflict> empty if everything in the logbook can have happened */
     public function conflicts(): array
     {
-        $conflicts = $this->fittings->conflicts;
+        $conflicts = $this->fittings()->conflicts;
         foreach ($this->chainIds as $chainId) {
             $history = $this->histories()->of($chainId);
             $retirement = array_values(array_filter($history->events, fn(Entry $event) => $event instanceof Retirement))[0] ?? null;
@@ -378,6 +389,6 @@ final class Book
 
     private function histories(): Histories
     {
-        return $this->histories ??= new Histories(array_diff_key($this->runs(), [0 => true]), $this->events->all(), $this->fittings);
+        return $this->histories ??= new Histories(array_diff_key($this->runs(), [0 => true]), $this->events->all(), $this->fittings());
     }
 }

@@ -54,7 +54,7 @@ enum FitNote: string
         $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
         $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->inventory()->linkOf($chainId, $nowS);
-        $off = $book->fittings->componentOn($bikeId, $nowS);
+        $off = $book->fittings()->componentOn($bikeId, $nowS);
         $waxless = !$chain->rideable() && !$chain->wear->pastLimit && $chain->wax->known;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 

@@ -57,7 +57,7 @@ final readonly class PartState
         $sinceS = $opening === null ? PHP_INT_MIN : $opening->moment->unixS;
         $untilS = min($nowS, self::replacedS($part, $book) - 1);
         $closed = array_filter(
-            $book->fittings->spansOf((int) $part->chainId),
+            $book->fittings()->spansOf((int) $part->chainId),
             fn(Span $span) => $span->fromS > $sinceS && $span->fromS <= $untilS,
         );
         $chain = $book->history((int) $part->chainId)->until($nowS)->km();

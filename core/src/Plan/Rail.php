@@ -33,14 +33,14 @@ final readonly class Rail
         $hanging = [];
         foreach ($book->chainIds as $chainId) {
             $bikeId = $book->settings->home($chainId, $nowS);
-            if ($bikeId !== null && $book->fittings->bikeOf($chainId, $nowS) === null) {
+            if ($bikeId !== null && $book->fittings()->bikeOf($chainId, $nowS) === null) {
                 $chain = $book->chain($chainId, $nowS);
                 $chain->retired() || ($hanging[$bikeId][] = $chain);
             }
         }
         [$rails, $today] = [[], LocalDay::of($nowS, $zone)->date];
         foreach ($book->bikeIds as $bikeId) {
-            $chainId = $book->fittings->componentOn($bikeId, $nowS);
+            $chainId = $book->fittings()->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
             $habit = $book->kept(
                 "habit {$bikeId} {$today} {$zone->getName()}",

@@ -120,7 +120,7 @@ final readonly class Shopping
             }
         }
         foreach ($chains as $chain) {
-            $on = $book->fittings->componentOn((int) $chain->bikeId, $today->endS()) ?? 0;
+            $on = $book->fittings()->componentOn((int) $chain->bikeId, $today->endS()) ?? 0;
             if (Joint::tryFrom($book->settings->text(SettingKey::ChainJoint, $on)) === Joint::Pin) {
                 continue; // It comes with its pin.
             }

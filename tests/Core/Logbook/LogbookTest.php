@@ -97,7 +97,7 @@ it('never lets two spans of one bike overlap, and names a chain that would be on
         ->toBe(1)
         ->and(book([new Fitting(1, at(1), 1, 1), new Fitting(3, at(4), 1, 2), new Fitting(2, at(5), 2, 1)], [], [])->conflicts())
         ->toBe([])
-        ->and($book->fittings->spansOf(2)[0]->fromS)
+        ->and($book->fittings()->spansOf(2)[0]->fromS)
         ->toBe(9 * HOUR);
 });
 

@@ -61,7 +61,7 @@ it('brings in one bike with its used parts as one action, which can be taken bac
     $this->actingAs($bench->owner)->post('/arrive', $form())->assertSessionHasNoErrors()->assertRedirect('/');
     $book = bookOf($bench);
     [$a, $b, $c] = [chainNamed($bench, 'A'), chainNamed($bench, 'B'), chainNamed($bench, 'C')];
-    expect($book->fittings->componentOn($book->bikeIds[0], Bench::NOW))
+    expect($book->fittings()->componentOn($book->bikeIds[0], Bench::NOW))
         ->toBe($a->chainId)
         ->and([$a->status, $a->km->km, $a->leftKm(), $a->wear->result?->valuePct])
         ->toBe([ChainStatus::Ridden, 2100.5, 180.0, 0.21])
@@ -197,7 +197,7 @@ it('takes many parts from a table, and says of each row what is wrong', function
         ->toHaveCount(3)
         ->and($book->parts)
         ->toHaveCount(3)
-        ->and(array_map(fn(int $bike) => $book->fittings->componentOn($bike, Bench::NOW) !== null, $book->bikeIds))
+        ->and(array_map(fn(int $bike) => $book->fittings()->componentOn($bike, Bench::NOW) !== null, $book->bikeIds))
         ->toBe([true, true]);
     // A second cassette for one bike, and one in a drawer.
     $again = "bike,part,distance,on_bike\nBadger,cassette,100,";

@@ -35,10 +35,9 @@ beforeEach(function (): void {
 
         return $job;
     };
-    $this->on = fn(): ?int => app(ReadBook::class)($this->bench->workshop->refresh())->fittings->componentOn(
-        $this->heron->id,
-        app(AppClock::class)->unixS(),
-    );
+    $this->on = fn(): ?int => app(ReadBook::class)($this->bench->workshop->refresh())
+        ->fittings()
+        ->componentOn($this->heron->id, app(AppClock::class)->unixS());
     $this->next = fn(): array => array_values(
         array_filter(Bench::steps($this->get('/')->inertiaProps()['next']), fn(array $line) => $line['kind'] === 'convert'),
     );

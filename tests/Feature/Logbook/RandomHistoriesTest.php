@@ -374,7 +374,7 @@ it('equals a slow, obvious recomputation over 1,000 random histories with late e
         $book = $read();
         expect($book->conflicts())->toBe([], "history {$history}");
         foreach ($chains as $chain) {
-            expect(derivedState($book->chain($chain->id, Bench::NOW), $book->fittings->bikeOf($chain->id, Bench::NOW)))->toBe(
+            expect(derivedState($book->chain($chain->id, Bench::NOW), $book->fittings()->bikeOf($chain->id, Bench::NOW)))->toBe(
                 plainState($bench->workshop->id, $chain->id, 120.0),
                 "history {$history}, chain {$chain->id}",
             );
