@@ -17,13 +17,15 @@ useMutationObserver(() => props.of, useDebounceFn(look, 300), { childList: true,
 </script>
 
 <template>
-  <aside v-if="said.length" class="terms small muted" data-test="terms">
+  <!-- Part of the page: a landmark of its own would be a second one beside that of some pages, both without a name. -->
+  <p v-if="said.length" class="terms small muted" data-test="terms">
     {{ said.map((term) => t(`terms.${term}.meaning`)).join(' ') }}
-  </aside>
+  </p>
 </template>
 
 <style scoped>
 .terms {
+  margin: 0;
   padding: 0 24px;
   max-width: 1280px;
 }
