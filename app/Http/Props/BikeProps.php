@@ -153,13 +153,7 @@ final readonly class BikeProps
     /** Its usual week of late, seven distances in the units of the workshop; empty where no days are usual. */
     private function ridden(int $bikeId): string
     {
-        $habit = RidingHabit::of(
-            $this->book->ridesOf($bikeId),
-            $this->book->settings,
-            $this->translator->nowS,
-            $this->translator->zone(),
-            $this->book->settings->oddWeeks($bikeId),
-        );
+        $habit = RidingHabit::ofBike($this->book, $bikeId, $this->translator->nowS, $this->translator->zone());
         $units = $this->translator->quantities->units;
 
         return $habit->usualRiddenKm === []

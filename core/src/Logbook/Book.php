@@ -236,6 +236,11 @@ final class Book
     /** What was ridden since the drivetrain of a bike was brushed; null: nobody said that it ever was. */
     public function brushed(int $bikeId, int $nowS): ?Brushed
     {
+        return $this->kept("brushed {$bikeId}", fn() => $this->findBrushed($bikeId, $nowS), $nowS);
+    }
+
+    private function findBrushed(int $bikeId, int $nowS): ?Brushed
+    {
         $last = array_last(
             array_filter($this->brushings(), fn(Brushing $event) => $event->bikeId === $bikeId && $event->moment->unixS <= $nowS),
         );

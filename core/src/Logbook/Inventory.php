@@ -18,15 +18,24 @@ final readonly class Inventory
     /** The quick link that closes a chain: of several the one that came last. */
     public function linkOf(int $chainId, int $nowS): ?PartState
     {
-        $links = $this->linksOf($chainId);
+        return $this->book->kept(
+            "link of {$chainId}",
+            function () use ($chainId, $nowS): ?PartState {
+                $link = array_last($this->linksOf($chainId));
 
-        return $links === []
-            ? null
-            : PartState::derive($links[count($links) - 1], $this->book, $this->book->history($links[count($links) - 1]->id), $nowS);
+                return $link === null ? null : PartState::derive($link, $this->book, $this->book->history($link->id), $nowS);
+            },
+            $nowS,
+        );
     }
 
     /** What is on the quick link that closes a chain; null where a pin does. The first one came with the chain. */
     public function linkStateOf(int $chainId, int $nowS): ?LinkState
+    {
+        return $this->book->kept("link state of {$chainId}", fn() => $this->findLinkState($chainId, $nowS), $nowS);
+    }
+
+    private function findLinkState(int $chainId, int $nowS): ?LinkState
     {
         $settings = $this->book->settings;
         if (Joint::tryFrom($settings->text(SettingKey::ChainJoint, $chainId)) === Joint::Pin) {
@@ -117,7 +126,11 @@ final readonly class Inventory
     {
         foreach ($this->parts as $part) {
             if ($part->id === $partId) {
-                return PartState::derive($part, $this->book, $this->book->history($partId), $nowS);
+                return $this->book->kept(
+                    "part {$partId}",
+                    fn() => PartState::derive($part, $this->book, $this->book->history($partId), $nowS),
+                    $nowS,
+                );
             }
         }
         throw new LogicException("There is no part {$partId}.");

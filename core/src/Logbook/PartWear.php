@@ -31,6 +31,11 @@ final readonly class PartWear
 
     public static function of(Part $part, Book $book, int $nowS): self
     {
+        return $book->kept("part wear {$part->id}", fn() => self::derive($part, $book, $nowS), $nowS);
+    }
+
+    private static function derive(Part $part, Book $book, int $nowS): self
+    {
         [$chainsKm, $pastKm, $wornS] = [[], 0.0, []];
         foreach ($book->inventory()->ridesOn($part, $nowS) as $ride) {
             $chainId = $book->chainOfRide($ride);

@@ -16,7 +16,10 @@ final readonly class Commutes implements NextSource
             if (($in->book->fillIn?->commutesOf($bikeId) ?? []) === []) {
                 continue;
             }
-            $rides = array_values(array_filter($in->book->ridesOf($bikeId)->all(), fn(Ride $ride) => $ride->guess?->commuteId !== null));
+            $rides = $in->book->kept(
+                "commutes of {$bikeId}",
+                fn() => array_values(array_filter($in->book->ridesOf($bikeId)->all(), fn(Ride $ride) => $ride->guess?->commuteId !== null)),
+            );
             if ($rides !== []) {
                 $items[] = new NextItem(NextKind::Commute, $bikeId, [], $in->today->date, Verb::Confirm, rides: $rides);
             }

@@ -38,15 +38,11 @@ final readonly class Rail
                 $chain->retired() || ($hanging[$bikeId][] = $chain);
             }
         }
-        [$rails, $today] = [[], LocalDay::of($nowS, $zone)->date];
+        $rails = [];
         foreach ($book->bikeIds as $bikeId) {
             $chainId = $book->fittings()->componentOn($bikeId, $nowS);
             $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
-            $habit = $book->kept(
-                "habit {$bikeId} {$today} {$zone->getName()}",
-                fn() => RidingHabit::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone, $book->settings->oddWeeks($bikeId)),
-                $nowS,
-            );
+            $habit = RidingHabit::ofBike($book, $bikeId, $nowS, $zone);
             $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, null, $book->settings);
         }
 

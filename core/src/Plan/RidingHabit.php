@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use DateTimeZone;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Rides;
@@ -40,6 +41,17 @@ final readonly class RidingHabit
         public ?float $hoursPerKm,
         public bool $riddenToday,
     ) {}
+
+    public static function ofBike(Book $book, int $bikeId, int $nowS, DateTimeZone $zone): self
+    {
+        $today = LocalDay::of($nowS, $zone)->date;
+
+        return $book->kept(
+            "habit {$bikeId} {$today} {$zone->getName()}",
+            fn() => self::of($book->ridesOf($bikeId), $book->settings, $nowS, $zone, $book->settings->oddWeeks($bikeId)),
+            $nowS,
+        );
+    }
 
     /**
      * @param Rides $rides of one bike

@@ -102,14 +102,7 @@ final readonly class Shopping
     {
         $wants = [];
         foreach ($book->chainIds as $chainId) {
-            if (
-                !$book->isRetired($chainId) &&
-                $book->kept(
-                    "link used up {$chainId}",
-                    fn() => $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true,
-                    $today->endS(),
-                )
-            ) {
+            if (!$book->isRetired($chainId) && $book->inventory()->linkOf($chainId, $today->endS())?->usedUp() === true) {
                 $wants[] = new ShoppingItem(
                     Supply::QuickLink,
                     1,
