@@ -6,7 +6,7 @@ use App\Support\CodeStamp;
 
 return [
     // What is kept of what was worked out is of this code: another version works it out anew.
-    'code' => CodeStamp::of(dirname(__DIR__) . '/core/src', dirname(__DIR__) . '/app/Logbook', dirname(__DIR__) . '/app/Models'),
+    'code' => CodeStamp::of(dirname(__DIR__) . '/core/src', dirname(__DIR__) . '/app'),
     // The demo workshop and its one-click sign-in exist only here.
     'demo' => (bool) env('DRIPEL_DEMO', false),
     // For tests and the demo: what the one clock showed (ISO 8601, empty: it is now) at which real instant (Unix

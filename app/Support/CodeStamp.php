@@ -9,7 +9,7 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
 
-/** Says which code this is, by when its files were written. */
+/** Says which code this is, by what stands in its files: the same on every machine that runs it. */
 final class CodeStamp
 {
     public static function of(string ...$folders): string
@@ -19,7 +19,7 @@ final class CodeStamp
             $files = [];
             /** @var SplFileInfo $file */
             foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
-                $files[$file->getPathname()] = "{$file->getMTime()} {$file->getSize()}";
+                $files[substr($file->getPathname(), strlen($folder))] = hash_file('xxh64', $file->getPathname());
             }
             ksort($files);
             hash_update($hash, serialize($files));
