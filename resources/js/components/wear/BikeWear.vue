@@ -220,10 +220,13 @@ li > svg {
   min-width: 120px;
   font-size: var(--type-2);
 }
-.scale .ember {
+/* Each but 0 % stands under its place on the scale. */
+.scale span + span {
   position: absolute;
   transform: translateX(-50%);
   white-space: nowrap;
+}
+.scale .ember {
   font-weight: 620;
 }
 dl {
