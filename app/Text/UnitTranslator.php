@@ -7,6 +7,7 @@ namespace App\Text;
 use BackedEnum;
 use DateTimeZone;
 use Illuminate\Translation\Translator;
+use InvalidArgumentException;
 use Stringable;
 
 /**
@@ -61,13 +62,18 @@ final class UnitTranslator extends Translator
      *
      * @param string $line
      * @param array<string, mixed> $replace
+     *
+     * @throws InvalidArgumentException for what is no text
      */
     protected function makeReplacements($line, array $replace): string
     {
         $parameters = [];
         foreach ($replace as $name => $value) {
             $value = $value instanceof BackedEnum ? $value->value : $value;
-            $parameters[":{$name}"] = is_scalar($value) || $value instanceof Stringable ? (string) $value : '';
+            $parameters[":{$name}"] =
+                $value === null || is_scalar($value) || $value instanceof Stringable
+                    ? (string) $value
+                    : throw new InvalidArgumentException(":{$name} of “{$line}” is " . get_debug_type($value));
         }
 
         return strtr($line, $parameters);

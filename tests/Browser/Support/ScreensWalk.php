@@ -132,6 +132,17 @@ final class ScreensWalk
         foreach (self::PATHS as $path) {
             $clean(Page::open($driver, $server->url, $path), $path);
         }
+        // Each name of a limit stands under its line.
+        $off = Page::open($driver, $server->url, '/gauge')->driver->executeScript(
+            <<<'JS'
+            return [...document.querySelectorAll('.scale span[style]')].filter((one) => {
+                const [box, all] = [one.getBoundingClientRect(), one.parentElement.getBoundingClientRect()]
+                return Math.abs(box.left + box.width / 2 - all.left - (parseFloat(one.style.left) / 100) * all.width) > 1
+            }).map((one) => one.innerText)
+            JS
+            ,
+        );
+        array_push($found, ...array_map(fn(string $name) => "/gauge: {$name} is not under its line", $off));
         foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening'] as $opens) {
             $clean(Page::open($driver, $server->url, '/chains/1')->click($opens), "chain: {$opens}");
         }
