@@ -73,7 +73,7 @@ it(
             // A reload in the middle: it is where it was, and the probe’s curve with it.
             $this->driver->navigate()->refresh();
             $job->at('heat')->awaitText('bath-now', '°C');
-            $this->driver->wait(240, 300)->until(fn() => (float) $job->text('bath-now') >= 79.0);
+            $job->await('a bath at 79 °C', fn() => (float) $job->text('bath-now') >= 79.0, 240);
             $job->lead('check');
             // The check before a dip cannot be skipped.
             expect($job->has('job-skip'))->toBeFalse();
@@ -90,7 +90,7 @@ it(
         }
         $probe = $this->server->beside('dripel:probe', '--every=0.15');
         try {
-            $this->driver->wait(120, 200)->until(fn() => !$job->has('over'));
+            $job->await('a bath that is not too hot', fn() => !$job->has('over'), 120);
             $job->lead('nothing')->part('job-over');
         } finally {
             $probe->stop(1);
@@ -120,7 +120,7 @@ it('goes on at the right step after a power cut, and on another device', functio
     $this->server->powerCut();
     $job->part('away');
     $this->server->powerBack();
-    $this->driver->wait(60, 200)->until(fn() => !$job->has('away'));
+    $job->await('the server back', fn() => !$job->has('away'), 60);
     $job->at('dry');
     expect($job->left())
         ->toBeLessThan($left)

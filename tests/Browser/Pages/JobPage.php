@@ -37,20 +37,23 @@ final class JobPage extends Page
         $this->tickAll();
         $this->believeTheBath();
         $key === '' ? $this->click('job-done') : $this->press($key);
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->has('job-over') || $this->position() !== $position);
 
-        return $this;
+        return $this->await('the step after', fn() => $this->has('job-over') || $this->position() !== $position);
     }
 
     /** Beside a bath the page is drawn anew every second or so: until each of them is ticked. */
     private function tickAll(): void
     {
-        $this->driver->wait(self::STEP_S, 100)->until(function (): bool {
-            $open = array_filter($this->driver->findElements(By::cssSelector('.ticks input')), fn($box) => !$box->isSelected());
-            array_map(fn($box) => $box->click(), $open);
+        $this->await(
+            'all ticked',
+            function (): bool {
+                $open = array_filter($this->driver->findElements(By::cssSelector('.ticks input')), fn($box) => !$box->isSelected());
+                array_map(fn($box) => $box->click(), $open);
 
-            return $open === [];
-        });
+                return $open === [];
+            },
+            self::STEP_S,
+        );
     }
 
     /** A bath that its watts say is solid is believed hot by a thermometer. */
@@ -58,7 +61,7 @@ final class JobPage extends Page
     {
         if ($this->has('solid')) {
             $this->fill('celsius', '80')->click('keep-celsius');
-            $this->driver->wait(self::STEP_S, 50)->until(fn() => $this->has('job-done'));
+            $this->await('a bath that is believed', fn() => $this->has('job-done'));
         }
     }
 
@@ -69,12 +72,8 @@ final class JobPage extends Page
         $gone = fn(): bool => $this->position() !== $position;
         $this->tickAll();
         $tap = function () use ($gone): void {
-            $this->driver
-                ->wait(self::STEP_S, 50)
-                ->until(
-                    fn() => $gone() ||
-                        $this->driver->executeScript("return document.querySelector('[data-test=job-done]')?.disabled === false"),
-                );
+            $ready = "return document.querySelector('[data-test=job-done]')?.disabled === false";
+            $this->await('a step that may be done', fn() => $gone() || $this->driver->executeScript($ready), self::STEP_S);
             if (!$gone()) {
                 $this->tickAll();
                 $this->click('job-done');
@@ -82,11 +81,10 @@ final class JobPage extends Page
         };
         $tap();
         // The first tap may only have been the sign.
-        $this->driver->wait(self::STEP_S, 50)->until(fn() => $gone() || $this->has('signed'));
+        $this->await('the sign taken', fn() => $gone() || $this->has('signed'), self::STEP_S);
         $tap();
-        $this->driver->wait(self::STEP_S, 50)->until($gone);
 
-        return $this;
+        return $this->await('the step after', $gone, self::STEP_S);
     }
 
     /** Led on until a step of this kind shows, or all is over. */
@@ -112,15 +110,9 @@ final class JobPage extends Page
     /** Until the server has every tap: whoever leaves before may find the shed as it was. */
     public function sent(): static
     {
-        $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(
-                fn() => $this->driver->executeScript(
-                    "return Object.keys(localStorage).filter((key) => key.startsWith('dripel-job-')).every((key) => localStorage[key] === '[]')",
-                ),
-                'Some taps were never taken',
-            );
+        $taken =
+            "return Object.keys(localStorage).filter((key) => key.startsWith('dripel-job-')).every((key) => localStorage[key] === '[]')";
 
-        return $this;
+        return $this->await('all taps taken', fn() => $this->driver->executeScript($taken));
     }
 }

@@ -99,7 +99,7 @@ class Page
             "return [...document.querySelectorAll('.v-overlay--active .v-list-item')].find((item) => item.innerText.includes(arguments[0]))",
             [$choice],
         );
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $find() !== null);
+        $this->await("a choice {$choice}", fn() => $find() !== null);
         $this->driver->executeScript('arguments[0].click()', [$find()]);
 
         return $this;
@@ -125,7 +125,7 @@ class Page
         $this->pressed = "[data-test=\"{$form}\"] [data-test=\"submit\"]";
         $this->driver->findElement(By::cssSelector($this->pressed))->click();
         $gone = Until::invisibilityOfElementLocated($this->by($form))->getApply();
-        $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($gone): bool {
+        $this->await("{$form} taken", function () use ($gone): bool {
             $this->pressAgain();
 
             return (bool) $gone($this->driver);
@@ -171,6 +171,18 @@ class Page
         } catch (TimeoutException) {
             throw new TimeoutException("{$part} never came\n{$this->whereItStands()}");
         }
+    }
+
+    /** Waits until something is so; what it waited for and where it stands is said if it never was. */
+    public function await(string $what, callable $isSo, int $seconds = self::PATIENCE_S): static
+    {
+        try {
+            $this->driver->wait($seconds, 50)->until($isSo);
+        } catch (TimeoutException) {
+            throw new TimeoutException("never: {$what}\n{$this->whereItStands()}");
+        }
+
+        return $this;
     }
 
     /** What somebody would see who came by now: for whoever reads why a walk ended where nobody looked. */
@@ -239,9 +251,8 @@ class Page
     {
         $key = $this->text('done');
         $this->click('undo');
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->has('done') && $this->text('done') !== $key);
 
-        return $this;
+        return $this->await('undone', fn() => $this->has('done') && $this->text('done') !== $key);
     }
 
     /** @return list<string> what axe finds in the open dialog, else on the page; nothing if all is well */

@@ -237,7 +237,7 @@ final class ScreensWalk
         $clean($shed->click('correct-Heron'), 'wrong chain recorded');
         $line = Page::open($driver, $server->url)->click('command')->fill('command', 'swap heron c')->awaitText('understood', 'Swap Heron');
         $clean($line, 'command line');
-        $gpx = sys_get_temp_dir() . '/screens.gpx';
+        $gpx = sys_get_temp_dir() . '/screens-' . getmypid() . '.gpx';
         file_put_contents($gpx, '<gpx><trk><trkseg><trkpt lat="52" lon="5"/><trkpt lat="52.1" lon="5"/></trkseg></trk></gpx>');
         $road = Page::open($driver, $server->url, '/rides');
         $road->part('track-file')->sendKeys($gpx);
