@@ -3,7 +3,7 @@ import '@fontsource-variable/archivo/standard.css'
 import './theme/theme.css'
 import type { Page } from '@inertiajs/core'
 import { createInertiaApp, router } from '@inertiajs/vue3'
-import { createApp, h, type DefineComponent } from 'vue'
+import { createApp, h, markRaw, type DefineComponent } from 'vue'
 import { http } from './composables/http'
 import { pageCame } from './composables/nowHere'
 import { watchUnderWay } from './composables/underWay'
@@ -30,6 +30,11 @@ function came(page: Page): void {
 }
 router.on('success', (event) => came(event.detail.page))
 
+/** What a page was sent is not changed where it stands, the next answer takes its place: nothing has to watch what is inside. */
+function settle(page: Page): void {
+  for (const sent of Object.values(page.props)) if (sent !== null && typeof sent === 'object') markRaw(sent)
+}
+
 /** The browser may do something else between reading a page and drawing it. */
 const breath = () => new Promise((soon) => setTimeout(soon))
 
@@ -37,13 +42,14 @@ putColours()
 void createInertiaApp({
   title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
   progress: false,
-  resolve: async (name) => {
+  resolve: async (name, came) => {
+    if (came) settle(came)
     const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
     const load = pages[`./Pages/${name}.vue`]
     if (!load) throw new Error(`There is no page ${name}`)
-    const page = await load()
+    const component = await load()
     await breath()
-    return page
+    return component
   },
   async setup({ el, App, props, plugin }) {
     came(props.initialPage)
