@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
+import { useWidth } from '@/composables/useWidth'
 import type { ChartLineView, ChartView } from '@/types/server'
 
 /**
@@ -11,7 +11,7 @@ import type { ChartLineView, ChartView } from '@/types/server'
 const props = defineProps<{ chart: ChartView; high?: number }>()
 // As wide as it stands: words keep their size on a phone.
 const figure = ref<HTMLElement | null>(null)
-const { width } = useElementSize(figure, { width: 640, height: 0 })
+const width = useWidth(figure, 640)
 const WIDE = computed(() => Math.max(280, width.value))
 const LEFT = 62
 const RIGHT = 12

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { t } from '@/composables/useText'
+import { useWidth } from '@/composables/useWidth'
 import type { TimeAxis } from '@/types/server'
 
 /** The whole day on one time axis: a lane for the pot and one for each chain, and where now is. */
@@ -15,7 +15,7 @@ const lanes = computed(() =>
 )
 // A word that its block would cut is left out; the block says it to a screen reader and under the pointer.
 const ruler = ref<HTMLElement | null>(null)
-const { width } = useElementSize(ruler)
+const width = useWidth(ruler)
 const fits = (text: string, share: number) => (share / 100) * width.value > 7.2 * text.length + 14
 const now = computed(() => (props.axis.now === null ? null : Math.min(100, Math.max(0, at(props.axis.now)))))
 </script>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
+import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import BikeLane from './BikeLane.vue'
 import { useInTurn } from '@/composables/useInTurn'
 import { t } from '@/composables/useText'
+import { useWidth } from '@/composables/useWidth'
 import type { PlanView, PlannedRideView } from '@/types/server'
 
 /** The coming weeks: each bike's wax burning down as a saw-tooth, its rides below, the pot days through all of them. */
@@ -57,7 +58,7 @@ function step(date: string, by: number): void {
   if (props.movable && to) emit('move', date, to)
 }
 // A label that the next one would touch is left out; the last ones count.
-const { width } = useElementSize(area)
+const width = useWidth(area)
 const LABEL = 52
 const roomy = computed(() => {
   const labelled = props.plan.days.flatMap((day, i) =>
