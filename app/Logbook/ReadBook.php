@@ -28,6 +28,9 @@ final class ReadBook
     /** @var array<string, Settings> */
     private array $settings = [];
 
+    /** @var array<string, list<int>> */
+    private array $bikes = [];
+
     private bool $byRowsAlone = false;
 
     public function __construct(private readonly AppClock $clock, private readonly Snapshots $snapshots) {}
@@ -50,7 +53,7 @@ final class ReadBook
     /** After anything was written, or tried: a revision may mean another logbook now. */
     public function forget(): void
     {
-        [$this->read, $this->settings] = [[], []];
+        [$this->read, $this->settings, $this->bikes] = [[], [], []];
     }
 
     /**
@@ -87,6 +90,12 @@ final class ReadBook
         );
     }
 
+    /** @return list<int> */
+    public function bikes(Workshop $workshop): array
+    {
+        return $this->bikes["{$workshop->id} {$workshop->revision}"] ??= self::ids($workshop, DB::table('bikes'));
+    }
+
     /** @param Closure(): array<int, RideRun> $rides */
     private function read(Workshop $workshop, Closure $rides, bool $whole = false): Book
     {
@@ -95,7 +104,7 @@ final class ReadBook
         $snapshot = $whole ? $this->snapshots->of($workshop, $fillIn) : null;
 
         return new Book(
-            self::ids($workshop, DB::table('bikes')),
+            $this->bikes($workshop),
             self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
             $this->settings($workshop),
             fn() => array_map(CoreRows::fitting(...), self::rows($workshop, 'fittings', ...CoreRows::FITTING)),

@@ -8,7 +8,6 @@ use App\Logbook\ReadBook;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Support\CurrentWorkshop;
-use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Riders\Riders;
 use Dripel\Core\Riders\Whose;
 
@@ -26,19 +25,24 @@ final readonly class ReadWhose
     /** Of what a person is told without looking: their own, if they ride; else all of it. */
     public function told(Workshop $workshop, User $user): Whose
     {
-        return Whose::rider(Riders::of(($this->readBook)($workshop)), $user->name);
+        return Whose::rider($this->riders($workshop), $user->name);
     }
 
     /** Whether there is a choice: somebody else rides here too, and this person does. */
     public function choice(): bool
     {
-        $workshop = $this->current->workshop();
-        // Most workshops have one rider: their pages need no book for this.
-        if (count($this->readBook->settings($workshop)->subjects(SettingKey::BikeRider)) < 2) {
-            return false;
-        }
-        $riders = Riders::of(($this->readBook)($workshop));
+        $riders = $this->riders($this->current->workshop());
 
         return $riders->several() && $riders->named($this->current->user()->name) !== null;
+    }
+
+    /** Every page asks who rides here, and many need no book for anything else. */
+    private function riders(Workshop $workshop): Riders
+    {
+        return Riders::among(
+            $this->readBook->bikes($workshop),
+            $this->readBook->settings($workshop),
+            fn(int $chainId, int $atS) => ($this->readBook)($workshop)->bikeOfChain($chainId, $atS),
+        );
     }
 }

@@ -31,7 +31,7 @@ final readonly class ChainWords
         return $this->translator->say($code, [
             'hours' => $hours,
             'km' => $q->ridden($chain->wax->cycleKm()),
-            'left' => $this->translator->wax->left($chain),
+            'left' => $this->translator->wax->left($chain->left()),
             'bare' => $chain->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),
         ]);
     }

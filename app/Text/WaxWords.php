@@ -6,6 +6,7 @@ namespace App\Text;
 
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Terms;
+use Dripel\Core\Logbook\WaxLeft;
 
 /** Wax in words, in the measures that a bike goes by: km, hours or both. */
 final readonly class WaxWords
@@ -31,11 +32,9 @@ final readonly class WaxWords
     }
 
     /** What is left on a chain that has wax: never more than there is. */
-    public function left(ChainState $chain): string
+    public function left(WaxLeft $left): string
     {
-        return $chain->terms->hoursAlone
-            ? $this->quantities->hours($chain->wax->life->leftHours ?? 0.0)
-            : $this->quantities->left($chain->leftKm());
+        return $left->hoursAlone ? $this->quantities->hours($left->hours ?? 0.0) : $this->quantities->left($left->km);
     }
 
     /** The same in every measure that its bike goes by. */

@@ -100,7 +100,7 @@ final readonly class ChainProps
             'unsure' => !$chain->wax->known,
             'greasy' => PotRefusal::greasy($chain, $this->translator->settings) !== null,
             'leftKm' => $chain->leftKm(),
-            'left' => $this->translator->wax->left($chain),
+            'left' => $this->translator->wax->left($chain->left()),
             'hours' => $this->words->hours($chain),
             'wear' => [
                 'limit' => $chain->terms->limitPct,

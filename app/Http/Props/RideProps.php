@@ -171,7 +171,7 @@ final readonly class RideProps
     {
         $q = $this->translator->quantities;
         $chainId = $this->book->chainOfRide($ride);
-        $after = $chainId === null ? null : $this->book->chain($chainId, $ride->moment->unixS);
+        $left = $chainId === null ? null : $this->book->left($chainId, $ride->moment->unixS);
         $km = $q->units->fromKm($ride->km);
 
         return [
@@ -205,10 +205,10 @@ final readonly class RideProps
             'soaked' => $ride->condition->soaks(),
             'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
             'left' => match (true) {
-                $after?->wax->life === null => null,
-                !$after->wax->known => $this->translator->say('chain.timeline.unknown_left'),
-                default => $this->translator->say($after->coat() > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
-                    'left' => $this->translator->wax->left($after),
+                $left === null || !$left->waxed => null,
+                !$left->known => $this->translator->say('chain.timeline.unknown_left'),
+                default => $this->translator->say($left->coat > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
+                    'left' => $this->translator->wax->left($left),
                 ]),
             },
         ];

@@ -222,7 +222,7 @@ final readonly class ShedProps
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
             'leftNumber' => match (true) {
                 $fitted?->wax->life === null || !$fitted->wax->known => null,
-                $fitted->terms->hoursAlone => $this->translator->wax->left($fitted),
+                $fitted->terms->hoursAlone => $this->translator->wax->left($fitted->left()),
                 default => $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             },
             'leftWords' =>

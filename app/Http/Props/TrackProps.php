@@ -95,7 +95,7 @@ final readonly class TrackProps
                     ? $this->translator->say('ui.track.no_wax', ['chain' => $this->translator->names->fullChain($chainId)])
                     : $this->translator->say('ui.track.leaves', [
                         'chain' => $this->translator->names->fullChain($chainId),
-                        'left' => $this->translator->wax->left($after),
+                        'left' => $this->translator->wax->left($after->left()),
                     ]),
         ];
     }

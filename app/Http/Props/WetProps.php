@@ -85,7 +85,7 @@ final readonly class WetProps
                 'id' => $chain->chainId,
                 'name' => $this->translator->names->fullChain($chain->chainId),
                 'coat' => $chain->coat(),
-                'left' => $this->translator->wax->left($chain),
+                'left' => $this->translator->wax->left($chain->left()),
             ],
             'bike' => $rail->bikeId,
             'title' => $say('title', ['chain' => $this->translator->names->fullChain($chain->chainId)]),

@@ -17,8 +17,12 @@ enum EarSeason: string
 
     public static function of(int $unixS, DateTimeZone $zone): self
     {
-        $month = (int) (new DateTimeImmutable("@{$unixS}"))->setTimezone($zone)->format('n');
+        return self::inMonth((int) (new DateTimeImmutable("@{$unixS}"))->setTimezone($zone)->format('n'));
+    }
 
+    /** @param int $month 1 to 12 */
+    public static function inMonth(int $month): self
+    {
         return $month >= 4 && $month <= 9 ? self::Summer : self::Winter;
     }
 

@@ -288,20 +288,28 @@ final class Book
         return $this->states[$nowS][$chainId] ??= $this->state($chainId, $nowS);
     }
 
+    /** How far a chain's wax went from an instant on: of many instants, where all of the state would be much. */
+    public function left(int $chainId, int $atS): WaxLeft
+    {
+        return $this->snapshot !== null && $this->snapshot->lately($atS) && !$this->snapshot->holds($atS)
+            ? $this->snapshot->of("then left {$chainId} {$atS}", fn() => $this->derive($chainId, $atS)->left())
+            : $this->chain($chainId, $atS)->left();
+    }
+
     private function state(int $chainId, int $nowS): ChainState
     {
-        $derive = fn() => ChainState::derive(
-            $this->histories()->of($chainId),
-            $this->terms()->ofChain($chainId, $nowS),
-            $this->settings,
-            $nowS,
-        );
+        $derive = fn() => $this->derive($chainId, $nowS);
 
         return match (true) {
             $this->snapshot === null || !$this->snapshot->lately($nowS) => $derive(),
             $this->snapshot->holds($nowS) => $this->snapshot->of("chain {$chainId}", $derive)->at($nowS, $this->settings),
             default => $this->snapshot->of("then chain {$chainId} {$nowS}", $derive),
         };
+    }
+
+    private function derive(int $chainId, int $nowS): ChainState
+    {
+        return ChainState::derive($this->histories()->of($chainId), $this->terms()->ofChain($chainId, $nowS), $this->settings, $nowS);
     }
 
     /**

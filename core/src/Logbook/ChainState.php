@@ -103,6 +103,18 @@ final readonly class ChainState
         return $this->wax->known ? $this->wax->life->leftKm ?? $this->coat() * $this->terms->intervalKm : 0.0;
     }
 
+    public function left(): WaxLeft
+    {
+        return new WaxLeft(
+            $this->wax->life !== null,
+            $this->wax->known,
+            $this->coat(),
+            $this->leftKm(),
+            $this->wax->life?->leftHours,
+            $this->terms->hoursAlone,
+        );
+    }
+
     /** How much of the chain the coat covers: 0 bare, spent or unknown, 1 fresh. */
     public function coat(): float
     {

@@ -12,34 +12,43 @@ final readonly class LocalDay
 {
     private const DAY_S = 86_400;
 
-    private function __construct(public string $date, private DateTimeZone $zone) {}
+    /** @param int $utcS the start of a day of that date in UTC: counting days is counting with it */
+    private function __construct(public string $date, private DateTimeZone $zone, private int $utcS) {}
 
     public static function of(int $unixS, DateTimeZone $zone): self
     {
-        return new self((new DateTimeImmutable("@{$unixS}"))->setTimezone($zone)->format('Y-m-d'), $zone);
+        return self::named((new DateTimeImmutable("@{$unixS}"))->setTimezone($zone)->format('Y-m-d'), $zone);
     }
 
     /** @param string $date YYYY-MM-DD */
     public static function named(string $date, DateTimeZone $zone): self
     {
-        return new self($date, $zone);
+        return new self($date, $zone, self::utcS($date));
     }
 
     public function plus(int $days): self
     {
-        return new self(gmdate('Y-m-d', self::utcS($this->date) + self::DAY_S * $days), $this->zone);
+        $utcS = $this->utcS + self::DAY_S * $days;
+
+        return new self(gmdate('Y-m-d', $utcS), $this->zone, $utcS);
     }
 
     /** Days from this one to another, YYYY-MM-DD; less than 0: it was before. */
     public function daysUntil(string $date): int
     {
-        return intdiv(self::utcS($date) - self::utcS($this->date), self::DAY_S);
+        return intdiv(self::utcS($date) - $this->utcS, self::DAY_S);
     }
 
     /** 1 Monday to 7 Sunday. */
     public function weekday(): int
     {
-        return (int) gmdate('N', self::utcS($this->date));
+        return (int) gmdate('N', $this->utcS);
+    }
+
+    /** 1 to 12. */
+    public function month(): int
+    {
+        return (int) substr($this->date, 5, 2);
     }
 
     public function startS(): int

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Plan;
 
-use DateTimeZone;
 use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
 
@@ -28,9 +27,9 @@ final readonly class PastWeeks
     public static function of(Book $book, int $bikeId, LocalDay $today): array
     {
         $zone = $book->settings->zone();
-        $season = self::seasonOf($today, $zone);
+        $season = self::seasonOf($today);
         $newest = self::byMonday($book, $bikeId, $today);
-        $isOfIt = fn(string $monday): bool => self::seasonOf(LocalDay::named($monday, $zone), $zone) === $season;
+        $isOfIt = fn(string $monday): bool => self::seasonOf(LocalDay::named($monday, $zone)) === $season;
         if (array_all(array_keys($newest), $isOfIt)) {
             return array_values($newest);
         }
@@ -40,9 +39,9 @@ final readonly class PastWeeks
     }
 
     /** A week is of the half of the year in which its Thursday is. */
-    private static function seasonOf(LocalDay $day, DateTimeZone $zone): EarSeason
+    private static function seasonOf(LocalDay $day): EarSeason
     {
-        return EarSeason::of($day->plus(4 - $day->weekday())->atHour(12), $zone);
+        return EarSeason::inMonth($day->plus(4 - $day->weekday())->month());
     }
 
     /** @return array<string, list<float>> the newest by their Mondays, YYYY-MM-DD */

@@ -58,7 +58,7 @@ final readonly class RidingPlan
         [$km, $ridden, $names, $habit, $spread, $meant] = [[], [], [], [], [], []];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
-            $season = EarSeason::of($day->startS() + 43200, $zone);
+            $season = EarSeason::inMonth($day->month());
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
             $week = $settings->numbers($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
             $habit[] = $mine === [] && $week === [];
