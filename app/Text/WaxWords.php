@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Terms;
 use Dripel\Core\Logbook\WaxLeft;
 
@@ -38,9 +37,9 @@ final readonly class WaxWords
     }
 
     /** The same in every measure that its bike goes by. */
-    public function leftInAll(ChainState $chain): string
+    public function leftInAll(WaxLeft $left): string
     {
-        return $this->amount($chain->terms->hoursAlone ? null : floor($chain->leftKm() + 1e-9), $chain->wax->life?->leftHours);
+        return $this->amount($left->hoursAlone ? null : floor($left->km + 1e-9), $left->hours);
     }
 
     private function measures(string $both, ?float $km, ?float $hours): string

@@ -42,8 +42,8 @@ putColours()
 void createInertiaApp({
   title: (title) => (title ? `${title} · Dripel` : 'Dripel'),
   progress: false,
-  resolve: async (name, came) => {
-    if (came) settle(came)
+  resolve: async (name, page) => {
+    if (page) settle(page)
     const pages = import.meta.glob<DefineComponent>('./Pages/**/*.vue', { import: 'default' })
     const load = pages[`./Pages/${name}.vue`]
     if (!load) throw new Error(`There is no page ${name}`)
