@@ -25,6 +25,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Action extends WorkshopModel
 {
+    protected $table = 'actions';
+
     public $incrementing = false;
 
     protected $keyType = 'string';

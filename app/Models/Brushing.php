@@ -15,6 +15,8 @@ use Dripel\Core\Logbook\Moment;
  */
 final class Brushing extends Entry implements IsEvent
 {
+    protected $table = 'brushings';
+
     public static function columns(): array
     {
         return ['bike_id'];

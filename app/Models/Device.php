@@ -24,6 +24,8 @@ use Laravel\Sanctum\PersonalAccessToken;
  */
 final class Device extends WorkshopModel implements CanSignIn
 {
+    protected $table = 'devices';
+
     use Authenticatable;
 
     /** @use HasApiTokens<PersonalAccessToken> */

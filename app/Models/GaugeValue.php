@@ -14,6 +14,8 @@ namespace App\Models;
  */
 final class GaugeValue extends WorkshopModel
 {
+    protected $table = 'gauge_values';
+
     protected function casts(): array
     {
         return ['value_pct' => 'float'];

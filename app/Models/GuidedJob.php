@@ -33,6 +33,8 @@ use LogicException;
  */
 final class GuidedJob extends WorkshopModel
 {
+    protected $table = 'guided_jobs';
+
     public $incrementing = false;
 
     protected $keyType = 'string';

@@ -20,6 +20,8 @@ use Dripel\Core\Guided\JobEventKind;
  */
 final class GuidedTap extends WorkshopModel
 {
+    protected $table = 'guided_taps';
+
     public $incrementing = false;
 
     protected $keyType = 'string';

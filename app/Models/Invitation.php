@@ -14,6 +14,8 @@ namespace App\Models;
  */
 final class Invitation extends WorkshopModel
 {
+    protected $table = 'invitations';
+
     public $timestamps = true;
 
     protected function casts(): array

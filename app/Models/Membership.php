@@ -17,6 +17,8 @@ use Illuminate\Support\Str;
  */
 final class Membership extends WorkshopModel
 {
+    protected $table = 'memberships';
+
     public $timestamps = true;
 
     protected function casts(): array

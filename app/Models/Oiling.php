@@ -15,6 +15,8 @@ use Dripel\Core\Logbook\Oiling as Core;
  */
 final class Oiling extends Entry implements IsEvent
 {
+    protected $table = 'oilings';
+
     public static function columns(): array
     {
         return ['component_id'];

@@ -25,6 +25,10 @@ use Illuminate\Support\Facades\Auth;
  */
 final class Passkey extends Model
 {
+    use BeginsAlike;
+
+    protected $table = 'passkeys';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -19,6 +19,8 @@ use Dripel\Core\Plan\PlannedRide as CoreRide;
  */
 final class PlannedRide extends Entry
 {
+    protected $table = 'planned_rides';
+
     protected function casts(): array
     {
         return ['km' => 'float', 'condition' => Condition::class] + parent::casts();

@@ -13,6 +13,8 @@ namespace App\Models;
  */
 final class Protocol extends LogbookRow
 {
+    protected $table = 'protocols';
+
     protected function casts(): array
     {
         return ['steps' => 'array', 'drip_only' => 'boolean'];

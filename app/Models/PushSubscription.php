@@ -20,6 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class PushSubscription extends Model
 {
+    use BeginsAlike;
+
+    protected $table = 'push_subscriptions';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -11,4 +11,7 @@ namespace App\Models;
  * @property int $sequence
  * @property int $received_at
  */
-final class RideFile extends WorkshopModel {}
+final class RideFile extends WorkshopModel
+{
+    protected $table = 'ride_files';
+}

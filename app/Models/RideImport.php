@@ -25,6 +25,8 @@ use Dripel\Core\Ride\RideFileKind;
  */
 final class RideImport extends WorkshopModel
 {
+    protected $table = 'ride_imports';
+
     public $incrementing = false;
 
     protected $keyType = 'string';

@@ -25,6 +25,10 @@ use Illuminate\Support\Facades\Auth;
  */
 final class SignIn extends Model
 {
+    use BeginsAlike;
+
+    protected $table = 'sign_ins';
+
     public $timestamps = false;
 
     protected $guarded = [];

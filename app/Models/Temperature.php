@@ -18,6 +18,8 @@ namespace App\Models;
  */
 final class Temperature extends WorkshopModel
 {
+    protected $table = 'temperatures';
+
     protected function casts(): array
     {
         return ['temp_c' => 'float'];

@@ -28,6 +28,8 @@ use Dripel\Core\Logbook\Precision;
  */
 final class Track extends WorkshopModel
 {
+    protected $table = 'tracks';
+
     public $incrementing = false;
 
     protected $keyType = 'string';

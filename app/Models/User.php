@@ -21,6 +21,10 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    use BeginsAlike;
+
+    protected $table = 'users';
+
     protected $guarded = [];
 
     protected $hidden = ['password'];

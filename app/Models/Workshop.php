@@ -19,6 +19,10 @@ use Illuminate\Support\Carbon;
  */
 final class Workshop extends Model
 {
+    use BeginsAlike;
+
+    protected $table = 'workshops';
+
     protected $guarded = [];
 
     protected function casts(): array

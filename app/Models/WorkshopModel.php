@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 abstract class WorkshopModel extends Model
 {
+    use BeginsAlike;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -1,9 +1,13 @@
 <?php
 
 declare(strict_types=1);
+use App\Models\BeginsAlike;
 use Dripel\Core\FileModel;
 use Dripel\Core\Model;
 use Dripel\Core\Models;
+use Illuminate\Database\Eloquent\Attributes\Boot;
+use Illuminate\Database\Eloquent\Attributes\Initialize;
+use Illuminate\Database\Eloquent\Model as Eloquent;
 use Tests\Mutation\Mutant;
 use Tests\Mutation\Mutants;
 
@@ -124,6 +128,30 @@ it('lets no controller keep anything from one request to the next', function ():
     foreach (glob(dirname(__DIR__, 2) . '/app/Http/Controllers/*/*.php') ?: [] as $path) {
         $class = new ReflectionClass('App\\Http\\Controllers\\' . basename(dirname($path)) . '\\' . basename($path, '.php'));
         expect($class->getConstructor())->toBeNull($class->getName())->and($class->getProperties())->toBe([], $class->getName());
+    }
+});
+
+it('has no row that guesses its table, or begins with more than Eloquent does', function (): void {
+    $own = class_uses_recursive(Eloquent::class);
+    foreach (glob(dirname(__DIR__, 2) . '/app/Models/*.php') ?: [] as $file) {
+        $class = 'App\\Models\\' . basename($file, '.php');
+        if (!is_subclass_of($class, Eloquent::class)) {
+            continue;
+        }
+        $model = new ReflectionClass($class);
+        expect($model->isAbstract() ? 'none' : $model->getProperty('table')->getDefaultValue())
+            ->toBeString($class)
+            ->and(class_uses_recursive($class))
+            ->toContain(BeginsAlike::class);
+        foreach (array_diff(class_uses_recursive($class), $own) as $trait) {
+            expect(
+                $model->hasMethod('boot' . class_basename($trait)) || $model->hasMethod('initialize' . class_basename($trait)),
+            )->toBeFalse($class);
+        }
+        foreach ($model->getMethods() as $method) {
+            str_starts_with($method->class, 'App\\') &&
+                expect([...$method->getAttributes(Boot::class), ...$method->getAttributes(Initialize::class)])->toBe([], $class);
+        }
     }
 });
 
