@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Logbook\Distance;
-use IntlDateFormatter;
 use NumberFormatter;
 
 /** Figures as a person writes them: 254 km, 0.21 %, 1 h 20, Sun 29 Nov. In the workshop's units, zone and language. */
 final class Quantities
 {
-    /** Patterns without words, which need no formatter of a language. */
-    private const BARE = ['yyyy-MM-dd' => 'Y-m-d', 'HH:mm' => 'H:i'];
-
     /** Less than this no scale of the bench senses. */
     private const LEAST_MASS = ['g' => 0.01, 'oz' => 0.001];
 
@@ -24,16 +19,14 @@ final class Quantities
     /** @var array<string, NumberFormatter> by language and decimals: one takes longer to make than a hundred figures */
     private static array $formatters = [];
 
-    /** @var array<string, IntlDateFormatter> by language, zone and pattern */
-    private static array $dateFormatters = [];
-
     private ?NumberFormatter $moneyFormatter = null;
 
-    public function __construct(
-        public readonly Units $units,
-        public readonly DateTimeZone $zone,
-        private readonly string $language = 'en',
-    ) {}
+    public readonly Dates $dates;
+
+    public function __construct(public readonly Units $units, public readonly DateTimeZone $zone, private readonly string $language = 'en')
+    {
+        $this->dates = new Dates($zone, $language);
+    }
 
     public function number(float $value, int $decimals = 0): string
     {
@@ -179,21 +172,10 @@ final class Quantities
         return $this->date($unixS, $this->units->clock === '12' ? 'h:mm a' : 'HH:mm');
     }
 
+    /** @param string $pattern of Unicode's symbols (Dates) */
     public function date(int $unixS, string $pattern): string
     {
-        if (isset(self::BARE[$pattern])) {
-            return (new DateTimeImmutable("@{$unixS}"))->setTimezone($this->zone)->format(self::BARE[$pattern]);
-        }
-        $formatter = self::$dateFormatters["{$this->language} {$this->zone->getName()} {$pattern}"] ??= new IntlDateFormatter(
-            $this->language,
-            IntlDateFormatter::NONE,
-            IntlDateFormatter::NONE,
-            $this->zone,
-            null,
-            $pattern,
-        );
-
-        return (string) $formatter->format($unixS);
+        return $this->dates->write($unixS, $pattern);
     }
 
     private function moneyFormatter(): NumberFormatter

@@ -6,6 +6,7 @@ namespace App\Text;
 
 use App\Logbook\ReadBook;
 use App\Models\Workshop;
+use Closure;
 use DateTimeImmutable;
 use DateTimeZone;
 use Dripel\Core\Logbook\SettingKey;
@@ -48,7 +49,7 @@ final readonly class Translator
         return $this->quantities->zone;
     }
 
-    /** @param array<string, string|int|float|null> $parameters */
+    /** @param array<string, string|int|float|null|Closure(): string> $parameters */
     public function say(string $code, array $parameters = []): string
     {
         return (string) __($code, $parameters);
@@ -88,12 +89,7 @@ final readonly class Translator
     /** @param int $weekday 1 Monday to 7 Sunday */
     public function weekday(int $weekday, string $pattern = 'EEE'): string
     {
-        // The epoch was a Thursday; noon in UTC is that day in every zone but the farthest.
-        return (new Quantities(
-            $this->quantities->units,
-            new DateTimeZone('UTC'),
-            $this->settings->text(SettingKey::Language, 0, 'en'),
-        ))->date(86400 * ($weekday + 3), $pattern);
+        return $this->quantities->dates->names($pattern)[$weekday - 1];
     }
 
     /** The hour, with its day where that is another one: "16:40", "tomorrow, 07:40". */

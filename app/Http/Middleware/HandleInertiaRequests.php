@@ -89,11 +89,10 @@ final class HandleInertiaRequests extends Middleware
     private function calendar(Translator $translator): array
     {
         $q = $translator->quantities;
-        $noonOf = fn(int $month): int => (int) gmmktime(12, 0, 0, $month, 15, 2026);
 
         return [
-            'months' => array_map(fn(int $month) => $q->date($noonOf($month), 'MMM'), range(1, 12)),
-            'days' => array_map($translator->weekday(...), range(1, 7)),
+            'months' => $q->dates->names('MMM'),
+            'days' => $q->dates->names('EEE'),
             'firstDay' => $q->units->firstDay,
             'twelveHours' => $q->units->clock === '12',
             'today' => $q->date($translator->nowS, 'yyyy-MM-dd'),

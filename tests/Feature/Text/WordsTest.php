@@ -87,6 +87,10 @@ it('writes figures as a person does', function (): void {
         $q->day(1795608000),
         $q->time(1795608000),
         $miles->time(1795608000),
+        (new Quantities(new Units(clock: '12'), new DateTimeZone('UTC')))->time(1795608000),
+        $q->dayAndTime(1795608000),
+        $q->date(1795608000, 'EEEE d MMMM yyyy'),
+        $q->date(1795608000, 'EEEEE dd/MM'),
     ];
     expect(array_map(plain(...), $written))->toBe([
         '2,862 km',
@@ -125,6 +129,10 @@ it('writes figures as a person does', function (): void {
         'Wed 25 Nov',
         '13:00',
         '07:00',
+        '12:00 PM',
+        'Wed 25 Nov 2026, 13:00',
+        'Wednesday 25 November 2026',
+        'W 25/11',
     ]);
 });
 
