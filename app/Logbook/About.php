@@ -204,6 +204,9 @@ final readonly class About implements Castable
     public static function castUsing(array $arguments): CastsAttributes
     {
         return new class implements CastsAttributes {
+            /** Kept as an object it would be written out as JSON again whenever the model is asked for anything. */
+            public bool $withoutObjectCaching = true;
+
             /** @param array<string, mixed> $attributes */
             public function get(Model $model, string $key, mixed $value, array $attributes): About
             {

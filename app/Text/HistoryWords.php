@@ -7,6 +7,7 @@ namespace App\Text;
 use App\Logbook\About;
 use App\Logbook\ActionKind;
 use App\Models\Action;
+use Closure;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Interval\DeclinedFactors;
@@ -73,43 +74,41 @@ final readonly class HistoryWords
         };
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, Closure(): string> what the sentences speak of: made by the one that says it */
     private function parameters(About $about): array
     {
         return $this->things($about) + $this->quantities($about) + $this->days($about) + $this->asides($about) + $this->onTheBench($about);
     }
 
-    /** @return array<string, string> bikes, chains, parts, pots by their names */
+    /** @return array<string, Closure(): string> bikes, chains, parts, pots by their names */
     private function things(About $about): array
     {
         $names = $this->translator->names;
         $called = fn(?int $id): string => $id === null ? '' : $this->translator->settings->text(SettingKey::PartName, $id);
 
         return [
-            'bike' => $about->bike === null ? $this->translator->say('history.unnamed_bike') : $names->bike($about->bike),
-            'chain' => $about->chain === null ? '' : $names->fullChain($about->chain),
-            'letter' => $about->chain === null ? '' : $names->chain($about->chain),
-            'off' => $about->off === null ? '' : $names->chain($about->off),
-            'chains' => $names->chains($about->chains ?? []),
-            'part' => $about->part === null ? '' : ($called($about->part) ?: $this->translator->say('ui.parts.quick_link')),
-            'before' =>
-                $about->before === null
-                    ? ''
-                    : $this->translator->say($about->replaces ? 'history.part_replaced' : 'history.part_before', [
-                        'name' => $called($about->before),
-                    ]),
-            'jar' => $names->jar($about->jar),
-            'pot' => $names->pot($about->pot),
-            'name' => (string) $about->name,
-            'what' => $this->arrived($about),
-            'from_bikes' =>
-                $about->bikes === []
-                    ? ''
-                    : $this->translator->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
+            'bike' => fn(): string => $about->bike === null ? $this->translator->say('history.unnamed_bike') : $names->bike($about->bike),
+            'chain' => fn(): string => $about->chain === null ? '' : $names->fullChain($about->chain),
+            'letter' => fn(): string => $about->chain === null ? '' : $names->chain($about->chain),
+            'off' => fn(): string => $about->off === null ? '' : $names->chain($about->off),
+            'chains' => fn(): string => $names->chains($about->chains ?? []),
+            'part' => fn(): string => $about->part === null ? '' : ($called($about->part) ?: $this->translator->say('ui.parts.quick_link')),
+            'before' => fn(): string => $about->before === null
+                ? ''
+                : $this->translator->say($about->replaces ? 'history.part_replaced' : 'history.part_before', [
+                    'name' => $called($about->before),
+                ]),
+            'jar' => fn(): string => $names->jar($about->jar),
+            'pot' => fn(): string => $names->pot($about->pot),
+            'name' => fn(): string => (string) $about->name,
+            'what' => fn(): string => $this->arrived($about),
+            'from_bikes' => fn(): string => $about->bikes === []
+                ? ''
+                : $this->translator->say('history.from_bikes', ['bikes' => implode(', ', array_map($names->bike(...), $about->bikes))]),
         ];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, Closure(): string> */
     private function quantities(About $about): array
     {
         $q = $this->translator->quantities;
@@ -119,111 +118,110 @@ final readonly class HistoryWords
             : trans_choice("history.{$of}", $count, $with);
 
         return [
-            'km' => $km($about->km, $about->km !== null && $about->km < 100.0 && fmod($about->km, 1.0) > 0.05 ? 1 : 0),
-            'was' => $km($about->was['km'] ?? null),
-            'each' => $km($about->each, 1),
-            'first' => $km($about->first),
-            'odometer' => $km($about->odometer),
-            'wear' => $this->wear($about),
-            'measured' =>
-                $about->measured && $about->off !== null
-                    ? $this->translator->say('history.measured_off', [
-                        'off' => $this->translator->names->chain($about->off),
-                        'wear' => $this->wear($about),
-                    ])
-                    : '',
-            'left_ml' => $about->leftMl === null ? '' : $this->translator->say('history.left_ml', ['ml' => $q->volume($about->leftMl)]),
-            'days' => $count('days', $about->days),
-            'rides' => $count('rides', $about->rides),
-            'baths' => $count('baths', $about->baths),
-            'links' => $count('links', $about->count, ['name' => (string) $about->name]),
-            'changed' => $this->changed($about->changed ?? []),
+            'km' => fn(): string => $km($about->km, $about->km !== null && $about->km < 100.0 && fmod($about->km, 1.0) > 0.05 ? 1 : 0),
+            'was' => fn(): string => $km($about->was['km'] ?? null),
+            'each' => fn(): string => $km($about->each, 1),
+            'first' => fn(): string => $km($about->first),
+            'odometer' => fn(): string => $km($about->odometer),
+            'wear' => fn(): string => $this->wear($about),
+            'measured' => fn(): string => $about->measured && $about->off !== null
+                ? $this->translator->say('history.measured_off', [
+                    'off' => $this->translator->names->chain($about->off),
+                    'wear' => $this->wear($about),
+                ])
+                : '',
+            'left_ml' => fn(): string => $about->leftMl === null
+                ? ''
+                : $this->translator->say('history.left_ml', ['ml' => $q->volume($about->leftMl)]),
+            'days' => fn(): string => $count('days', $about->days),
+            'rides' => fn(): string => $count('rides', $about->rides),
+            'baths' => fn(): string => $count('baths', $about->baths),
+            'links' => fn(): string => $count('links', $about->count, ['name' => (string) $about->name]),
+            'changed' => fn(): string => $this->changed($about->changed ?? []),
         ];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, Closure(): string> */
     private function days(About $about): array
     {
         $q = $this->translator->quantities;
 
         return [
-            'at' => match (true) {
+            'at' => fn(): string => match (true) {
                 $about->at === null => '',
                 $about->day === Precision::Day->value => $q->day($about->at),
                 default => $q->day($about->at) . ', ' . $q->time($about->at),
             },
-            'from' => $about->from === null ? '' : $this->day($about->from),
-            'until' => $about->until === null ? '' : $this->translator->say('history.until_date', ['date' => $this->day($about->until)]),
-            'to' => match (true) {
+            'from' => fn(): string => $about->from === null ? '' : $this->day($about->from),
+            'until' => fn(): string => $about->until === null
+                ? ''
+                : $this->translator->say('history.until_date', ['date' => $this->day($about->until)]),
+            'to' => fn(): string => match (true) {
                 $about->to === null => '',
                 is_string($about->to) => $this->day($about->to),
                 default => $q->day($about->to) . ', ' . $q->time($about->to),
             },
-            'pot_days' => implode(', ', array_map($this->day(...), $about->potDays)),
-            'weekdays' => implode(', ', array_map($this->translator->weekday(...), $about->weekdays)),
+            'pot_days' => fn(): string => implode(', ', array_map($this->day(...), $about->potDays)),
+            'weekdays' => fn(): string => implode(', ', array_map($this->translator->weekday(...), $about->weekdays)),
         ];
     }
 
-    /** @return array<string, string> what is said besides, if it was so */
+    /** @return array<string, Closure(): string> what is said besides, if it was so */
     private function asides(About $about): array
     {
         $note = $about->note === null ? '' : $this->translator->say('history.note', ['note' => $about->note]);
         $if = fn(bool $so, string $says): string => $so ? $this->translator->say("history.{$says}") : '';
 
         return [
-            'loud' => $if($about->loud, 'loud'),
-            'early' => $if($about->early, 'early'),
-            'past' => $if($about->past, 'past'),
-            'exchange' => $if($about->exchange, 'exchange'),
-            'terms' => $if($about->newLink, 'new_link') . $note,
-            'receipt' => $about->jar === null ? '' : $note,
-            'condition' => $about->condition === null ? '' : $this->translator->say("chain.condition.{$about->condition}"),
-            'cared' =>
-                $about->care === null
-                    ? ''
-                    : $this->translator->say("history.cared.{$about->care}", [
-                        'chain' => $about->chain === null ? '' : $this->translator->names->fullChain($about->chain),
-                    ]),
+            'loud' => fn(): string => $if($about->loud, 'loud'),
+            'early' => fn(): string => $if($about->early, 'early'),
+            'past' => fn(): string => $if($about->past, 'past'),
+            'exchange' => fn(): string => $if($about->exchange, 'exchange'),
+            'terms' => fn(): string => $if($about->newLink, 'new_link') . $note,
+            'receipt' => fn(): string => $about->jar === null ? '' : $note,
+            'condition' => fn(): string => $about->condition === null ? '' : $this->translator->say("chain.condition.{$about->condition}"),
+            'cared' => fn(): string => $about->care === null
+                ? ''
+                : $this->translator->say("history.cared.{$about->care}", [
+                    'chain' => $about->chain === null ? '' : $this->translator->names->fullChain($about->chain),
+                ]),
         ];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, Closure(): string> */
     private function onTheBench(About $about): array
     {
         $q = $this->translator->quantities;
         $supply = Supply::tryFrom((string) $about->supply);
 
         return [
-            'school' => $about->school === null ? '' : (new StripWords($this->translator))->school($about->school),
-            'supply' => $supply === null ? '' : $this->translator->say("strip.supply.{$supply->value}"),
-            'priced' =>
-                $supply === null || $about->amountMinor === null || $about->quantity === null
-                    ? ''
-                    : $this->translator->say('strip.priced', [
-                        'supply' => $this->translator->say("strip.supply.{$supply->value}"),
-                        'amount' => $q->money((float) $about->amountMinor),
-                        'quantity' => match ($supply->unit()) {
-                            SupplyUnit::Piece => $q->number($about->quantity),
-                            SupplyUnit::Gram => $q->mass($about->quantity),
-                            default => $q->volume($about->quantity),
-                        },
-                    ]),
-            'acted' =>
-                $about->act === null
-                    ? ''
-                    : $this->translator->say("strip.acted.{$about->act}", [
-                            'jar' => $this->translator->names->jar($about->jar),
-                            'ml' => $q->volume((float) $about->ml),
-                            'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
-                        ]) . ($about->name === null ? '' : $this->translator->say('strip.acted.turn', ['jar' => $about->name])),
-            'bathed' =>
-                $about->bath === null
-                    ? ''
-                    : $this->translator->say("pot.done.{$about->bath}", [
-                        'pot' => $this->translator->names->pot($about->pot),
-                        'grams' => $about->grams === null ? '' : $q->mass($about->grams),
-                        'celsius' => $about->celsius === null ? '' : $q->temperature($about->celsius),
-                    ]),
+            'school' => fn(): string => $about->school === null ? '' : (new StripWords($this->translator))->school($about->school),
+            'supply' => fn(): string => $supply === null ? '' : $this->translator->say("strip.supply.{$supply->value}"),
+            'priced' => fn(): string => $supply === null || $about->amountMinor === null || $about->quantity === null
+                ? ''
+                : $this->translator->say('strip.priced', [
+                    'supply' => $this->translator->say("strip.supply.{$supply->value}"),
+                    'amount' => $q->money((float) $about->amountMinor),
+                    'quantity' => match ($supply->unit()) {
+                        SupplyUnit::Piece => $q->number($about->quantity),
+                        SupplyUnit::Gram => $q->mass($about->quantity),
+                        default => $q->volume($about->quantity),
+                    },
+                ]),
+            'acted' => fn(): string => $about->act === null
+                ? ''
+                : $this->translator->say("strip.acted.{$about->act}", [
+                        'jar' => $this->translator->names->jar($about->jar),
+                        'ml' => $q->volume((float) $about->ml),
+                        'solvent' => $about->solvent === null ? '' : $this->translator->say("strip.solvent.{$about->solvent}"),
+                    ]) . ($about->name === null ? '' : $this->translator->say('strip.acted.turn', ['jar' => $about->name])),
+            'bathed' => fn(): string => $about->bath === null
+                ? ''
+                : $this->translator->say("pot.done.{$about->bath}", [
+                    'pot' => $this->translator->names->pot($about->pot),
+                    'grams' => $about->grams === null ? '' : $q->mass($about->grams),
+                    'celsius' => $about->celsius === null ? '' : $q->temperature($about->celsius),
+                ]),
         ];
     }
 

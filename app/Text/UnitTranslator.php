@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use BackedEnum;
+use Closure;
 use DateTimeZone;
 use Illuminate\Translation\Translator;
 use InvalidArgumentException;
@@ -58,7 +59,8 @@ final class UnitTranslator extends Translator
     }
 
     /**
-     * Parameters stand in the texts as they are called: no :Name and no :NAME, which would be made for each of them in vain.
+     * Parameters stand in the texts as they are called: no :Name and no :NAME, which would be made for each of them in vain. What takes
+     * some making comes as a closure, and is made for a text that says it.
      *
      * @param string $line
      * @param array<string, mixed> $replace
@@ -69,7 +71,14 @@ final class UnitTranslator extends Translator
     {
         $parameters = [];
         foreach ($replace as $name => $value) {
-            $value = $value instanceof BackedEnum ? $value->value : $value;
+            if (!str_contains($line, ":{$name}")) {
+                continue;
+            }
+            $value = match (true) {
+                $value instanceof Closure => $value(),
+                $value instanceof BackedEnum => $value->value,
+                default => $value,
+            };
             $parameters[":{$name}"] =
                 $value === null || is_scalar($value) || $value instanceof Stringable
                     ? (string) $value

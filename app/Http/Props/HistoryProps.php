@@ -68,7 +68,7 @@ final readonly class HistoryProps
         /** @var iterable<int> $recorded */
         $recorded = $query->clone()->toBase()->orderByDesc('recorded_at')->pluck('recorded_at');
         $this->recordedWithin($query, $search);
-        $query->with('user', 'workshop')->orderByDesc('revision');
+        $query->with('user')->orderByDesc('revision');
         $actions =
             $search->text === ''
                 ? $query
@@ -150,8 +150,8 @@ final readonly class HistoryProps
     public function undo(Action $action, array $inTheWay, array $changes): array
     {
         return [
-            'action' => $this->lines(new Collection([$action->load('user', 'workshop')]))[0],
-            'also' => $this->lines(new Collection(array_map(fn(Action $a) => $a->load('user', 'workshop'), $inTheWay))),
+            'action' => $this->lines(new Collection([$action->load('user')]))[0],
+            'also' => $this->lines(new Collection(array_map(fn(Action $a) => $a->load('user'), $inTheWay))),
             'changes' => $changes,
         ];
     }
