@@ -14,6 +14,7 @@ use App\Support\CacheMemo;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PassedPot;
+use Dripel\Core\Plan\PlannedRide as Planned;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WorkshopPlan;
@@ -63,12 +64,28 @@ final class ReadPlan
             $book,
             Rail::all($book, $atS, $zone),
             PlanTerms::of($book, $this->capacity($workshop), $atS),
-            array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop, LocalDay::of($atS, $zone)->date)),
+            $this->planned($workshop, LocalDay::of($atS, $zone)),
             $atS,
             $zone,
             array_values(array_filter(array_map(fn(OpenJob $job) => $job->booked(), $jobs))),
             $this->memo->in($workshop),
         );
+    }
+
+    /** One bike, and how long its wax will do: for who asks for nothing else of the plan. */
+    public function rail(Workshop $workshop, int $bikeId): Rail
+    {
+        $book = ($this->readBook)($workshop);
+        $zone = $book->settings->zone();
+        $nowS = $this->clock->unixS();
+
+        return Rail::ahead($book, $bikeId, $this->planned($workshop, LocalDay::of($nowS, $zone)), $nowS, $zone);
+    }
+
+    /** @return list<Planned> */
+    private function planned(Workshop $workshop, LocalDay $from): array
+    {
+        return array_map(fn(PlannedRide $ride) => $ride->toCore(), $this->rides($workshop, $from->date));
     }
 
     /** @return list<PlannedRide> that are still to come, the next first */

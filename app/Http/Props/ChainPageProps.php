@@ -11,6 +11,7 @@ use App\Text\ChartLine;
 use App\Text\Translator;
 use App\Text\WearWords;
 use App\Text\WhyWords;
+use Closure;
 use Dripel\Core\Bath\ChainPickup;
 use Dripel\Core\Chain\Joint;
 use Dripel\Core\Explain\ChainFigures;
@@ -126,17 +127,17 @@ final readonly class ChainPageProps
     /**
      * @param list<array{name: string, value: string}> $story of a retired chain
      * @param list<PotView> $pots
-     * @param list<Rail> $rails of the plan
+     * @param Closure(int): Rail $railOf by bike
      *
      * @return ChainPage
      */
-    public function show(int $chainId, bool $whole, ?string $jobId, array $story, array $pots, array $rails): array
+    public function show(int $chainId, bool $whole, ?string $jobId, array $story, array $pots, Closure $railOf): array
     {
         $chain = $this->book->chain($chainId, $this->translator->nowS);
         $settings = $this->book->settings;
         $onBike = $this->book->fittings()->bikeOf($chainId, $this->translator->nowS);
         $bikeId = $this->book->bikeOfChain($chainId, $this->translator->nowS);
-        $rail = $onBike === null ? null : array_column($rails, null, 'bikeId')[$onBike] ?? null;
+        $rail = $onBike === null ? null : $railOf($onBike);
         $why = new WhyWords($this->translator);
         $q = $this->translator->quantities;
 

@@ -13,7 +13,7 @@ use Dripel\Core\Logbook\ChainState;
  */
 final readonly class GoodUntil
 {
-    /** So far it looks ahead. House rule. */
+    /** So far it looks ahead at least. House rule. */
     public const DAYS = 57;
 
     /** @param list<array{string, float}> $taken the rides before it: the local day, and what each takes in km or, by hours, in hours */
@@ -30,6 +30,12 @@ final readonly class GoodUntil
         public bool $byHours,
         public array $taken,
     ) {}
+
+    /** How far it looks where a plan is made for so many days: whoever asks for it, the answer is the same. */
+    public static function days(int $planned): int
+    {
+        return max($planned, self::DAYS);
+    }
 
     /** @return self|null null without wax or knowledge of it, or where the wax outlasts those days */
     public static function of(ChainState $chain, RidingPlan $plan, LocalDay $today): ?self

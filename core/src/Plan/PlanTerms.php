@@ -6,6 +6,7 @@ namespace Dripel\Core\Plan;
 
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
+use Dripel\Core\Logbook\Settings;
 
 /** By which rules the weeks ahead are planned. Minutes are house rules until somebody says better. */
 final readonly class PlanTerms
@@ -73,12 +74,18 @@ final readonly class PlanTerms
         return $this->hoursWeekly === null ? 0.0 : max(0.0, $minutes - (60.0 * $this->hoursWeekly * $this->days) / 7);
     }
 
+    /** For how many days a workshop plans, today among them. */
+    public static function daysOf(Settings $settings): int
+    {
+        return 7 * $settings->whole(SettingKey::PlanWeeks, 0, self::WEEKS) + 1;
+    }
+
     public static function of(Book $book, ?int $potCapacity, int $nowS): self
     {
         $settings = $book->settings;
 
         return new self(
-            7 * $settings->whole(SettingKey::PlanWeeks, 0, self::WEEKS) + 1,
+            self::daysOf($settings),
             $settings->newest(SettingKey::PlanWeekdays, 0)?->value === null
                 ? self::usualWeekdays($book, $nowS)
                 : array_map(intval(...), $settings->numbers(SettingKey::PlanWeekdays, 0)),

@@ -30,23 +30,52 @@ final readonly class Rail
     /** @return list<self> in the order of the workshop's bikes; retired chains hang nowhere */
     public static function all(Book $book, int $nowS, DateTimeZone $zone): array
     {
-        $hanging = [];
+        $hooks = self::hooks($book, $nowS);
+
+        return array_map(fn(int $bikeId) => self::of($book, $bikeId, $hooks[$bikeId] ?? [], $nowS, $zone), $book->bikeIds);
+    }
+
+    /**
+     * That of one bike with how long its wax will do, as in the plan: nothing else of the plan is worked out for it.
+     *
+     * @param list<PlannedRide> $planned
+     */
+    public static function ahead(Book $book, int $bikeId, array $planned, int $nowS, DateTimeZone $zone): self
+    {
+        $rail = self::of($book, $bikeId, self::hooks($book, $nowS)[$bikeId] ?? [], $nowS, $zone);
+        $days = GoodUntil::days(PlanTerms::daysOf($book->settings));
+
+        return $rail->along(RidingPlan::of($book, $rail, $planned, $days, $nowS, $zone), LocalDay::of($nowS, $zone));
+    }
+
+    /** @param list<int> $hooks */
+    private static function of(Book $book, int $bikeId, array $hooks, int $nowS, DateTimeZone $zone): self
+    {
+        $chainId = $book->fittings()->componentOn($bikeId, $nowS);
+        $hanging = array_map(fn(int $id) => $book->chain($id, $nowS), $hooks);
+
+        return new self(
+            $bikeId,
+            $chainId === null ? null : $book->chain($chainId, $nowS),
+            array_values(array_filter($hanging, fn(ChainState $chain) => !$chain->retired())),
+            RidingHabit::ofBike($book, $bikeId, $nowS, $zone),
+            null,
+            $book->settings,
+        );
+    }
+
+    /** @return array<int, list<int>> the chains that are on no bike, by the bike that they hang with */
+    private static function hooks(Book $book, int $nowS): array
+    {
+        $hooks = [];
         foreach ($book->chainIds as $chainId) {
             $bikeId = $book->settings->home($chainId, $nowS);
             if ($bikeId !== null && $book->fittings()->bikeOf($chainId, $nowS) === null) {
-                $chain = $book->chain($chainId, $nowS);
-                $chain->retired() || ($hanging[$bikeId][] = $chain);
+                $hooks[$bikeId][] = $chainId;
             }
         }
-        $rails = [];
-        foreach ($book->bikeIds as $bikeId) {
-            $chainId = $book->fittings()->componentOn($bikeId, $nowS);
-            $fitted = $chainId === null ? null : $book->chain($chainId, $nowS);
-            $habit = RidingHabit::ofBike($book, $bikeId, $nowS, $zone);
-            $rails[] = new self($bikeId, $fitted, $hanging[$bikeId] ?? [], $habit, null, $book->settings);
-        }
 
-        return $rails;
+        return $hooks;
     }
 
     /** The same rail with its wax worked out along what it will be ridden. */

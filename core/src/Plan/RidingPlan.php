@@ -55,12 +55,17 @@ final readonly class RidingPlan
         $factor = function (EarSeason $season) use (&$factors, $book, $rail, $zone): float {
             return $factors[$season->value] ??= self::factor($book, $rail->bikeId, $season, $zone);
         };
+        $weeks = [];
+        foreach (EarSeason::cases() as $season) {
+            $key = $season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter;
+            $weeks[$season->value] = $settings->numbers($key, $rail->bikeId);
+        }
         [$km, $ridden, $names, $habit, $spread, $meant] = [[], [], [], [], [], []];
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $day = $today->plus($ahead);
             $season = EarSeason::inMonth($day->month());
             $mine = array_values(array_filter($planned, fn(PlannedRide $ride) => $ride->concerns($day->date, $rail->bikeId)));
-            $week = $settings->numbers($season === EarSeason::Summer ? SettingKey::WeekSummer : SettingKey::WeekWinter, $rail->bikeId);
+            $week = $weeks[$season->value];
             $habit[] = $mine === [] && $week === [];
             $meant[] = $mine !== [];
             $spread[] = $mine === [] && $week === [] && $rail->habit->usualKm === [];

@@ -82,7 +82,7 @@ final class WorkshopPlan
         $fresh = array_merge(...array_map(fn(BookedPot $pot) => $pot->begun ? $pot->chainIds : [], $booked));
         [$bikes, $dripBikes, $riding] = [[], [], []];
         foreach ($rails as $n => $rail) {
-            $weeks = RidingPlan::of($book, $rail, $planned, max($terms->days, GoodUntil::DAYS), $nowS, $zone);
+            $weeks = RidingPlan::of($book, $rail, $planned, GoodUntil::days($terms->days), $nowS, $zone);
             $rails[$n] = $rail = $rail->along($weeks, $days->today);
             $plan = $weeks->first($terms->days);
             $bike = self::bike($rail, $plan, $terms, $days, $byChain, $fresh);

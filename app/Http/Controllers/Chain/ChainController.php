@@ -53,7 +53,7 @@ final class ChainController extends Controller
                 $openJobs->byChain($workshop)[$chain->id] ?? null,
                 $retire->story($workshop, $chain->id),
                 array_values(array_map((new PotProps($translators->current()))->of(...), $readBaths($workshop))),
-                $readPlan($workshop)->rails,
+                fn(int $bikeId) => $readPlan->rail($workshop, $bikeId),
             ) + ['forecast' => Inertia::defer(fn() => $props->forecast($chain->id))],
         );
     }
