@@ -88,12 +88,12 @@ final readonly class Lexicon
     /** @return array<int, list<string>> long and short, by month */
     public function months(): array
     {
-        $name = fn(int $month, string $pattern) => rtrim(
-            mb_strtolower($this->translator->quantities->date((int) gmmktime(12, 0, 0, $month, 15, 2026), $pattern)),
-            '.',
+        $names = fn(string $symbol): array => array_map(
+            fn(string $name) => rtrim(mb_strtolower($name), '.'),
+            $this->translator->quantities->dates->names($symbol),
         );
 
-        return array_combine(range(1, 12), array_map(fn(int $month) => [$name($month, 'LLLL'), $name($month, 'LLL')], range(1, 12)));
+        return array_combine(range(1, 12), array_map(fn(string $long, string $short) => [$long, $short], $names('MMMM'), $names('MMM')));
     }
 
     /** The known word that is nearest to an unknown one, null if none is near. */

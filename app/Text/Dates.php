@@ -6,6 +6,7 @@ namespace App\Text;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use InvalidArgumentException;
 
 /**
  * Days and times as a pattern of Unicode's symbols says: "EEE d MMM" is "Sun 29 Nov". Names are those of lang/: a page writes a hundred
@@ -52,13 +53,22 @@ final class Dates
         return (self::$names[$this->language] = $names)[$symbol];
     }
 
-    /** @return array{string, array<int, string>} */
+    /**
+     * @return array{string, array<int, string>}
+     *
+     * @throws InvalidArgumentException for a symbol that is not among ours
+     */
     private static function read(string $pattern): array
     {
         preg_match_all('/([A-Za-z])\1*|[^A-Za-z]+/', $pattern, $found);
         $names = array_filter($found[0], fn(string $symbol) => isset(self::NAMES[$symbol]));
         $asked = array_map(
-            fn(string $symbol) => self::NAMES[$symbol] ?? (self::FIGURES[$symbol] ?? addcslashes($symbol, 'A..Za..z\\')),
+            fn(string $symbol) => match (true) {
+                isset(self::NAMES[$symbol]) => self::NAMES[$symbol],
+                isset(self::FIGURES[$symbol]) => self::FIGURES[$symbol],
+                ctype_alpha($symbol) => throw new InvalidArgumentException("“{$symbol}” of “{$pattern}” is no symbol of a date"),
+                default => $symbol,
+            },
             $found[0],
         );
 
