@@ -15,7 +15,6 @@ use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\RideRun;
 use Dripel\Core\Logbook\Settings;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PDO;
 
@@ -93,7 +92,10 @@ final class ReadBook
     /** @return list<int> */
     public function bikes(Workshop $workshop): array
     {
-        return $this->bikes["{$workshop->id} {$workshop->revision}"] ??= self::ids($workshop, DB::table('bikes'));
+        return $this->bikes["{$workshop->id} {$workshop->revision}"] ??= array_column(
+            self::select('select "id" from "bikes" where "workshop_id" = ? and "voided_by" is null order by "id"', [$workshop->id]),
+            0,
+        );
     }
 
     /** @param Closure(): array<int, RideRun> $rides */
@@ -102,16 +104,17 @@ final class ReadBook
         $fillIn = $this->fillIn($workshop);
         // Before anything else is read: what comes in meanwhile makes it a snapshot of the past, which nobody reads.
         $snapshot = $whole ? $this->snapshots->of($workshop, $fillIn) : null;
+        $components = self::components($workshop);
 
         return new Book(
             $this->bikes($workshop),
-            self::ids($workshop, DB::table('components')->where('kind', Chain::KIND)),
+            array_keys($components, Chain::KIND, true),
             $this->settings($workshop),
             fn() => array_map(CoreRows::fitting(...), self::rows($workshop, 'fittings', ...CoreRows::FITTING)),
             $rides,
             self::events($workshop),
             $fillIn,
-            $this->parts($workshop),
+            $this->parts($workshop, $components),
             $snapshot,
         );
     }
@@ -142,24 +145,29 @@ final class ReadBook
         );
     }
 
-    /** @return list<Part> */
-    private function parts(Workshop $workshop): array
+    /**
+     * @param array<int, string> $components
+     *
+     * @return list<Part>
+     */
+    private function parts(Workshop $workshop, array $components): array
     {
         $settings = $this->settings($workshop);
-        $rows = DB::table('components')
-            ->where('workshop_id', $workshop->id)
-            ->whereNull('voided_by')
-            ->whereIn('kind', array_column(PartKind::cases(), 'value'))
-            ->orderBy('id')
-            ->get(['id', 'kind']);
+        $kinds = array_filter(array_map(PartKind::tryFrom(...), $components));
 
-        return array_values($rows->map(fn(object $row) => Part::of($row->id, PartKind::from($row->kind), $settings))->all());
+        return array_map(fn(int $id, PartKind $kind) => Part::of($id, $kind, $settings), array_keys($kinds), $kinds);
     }
 
-    /** @return list<int> */
-    private static function ids(Workshop $workshop, Builder $query): array
+    /** @return array<int, string> the kind of each, in their order */
+    private static function components(Workshop $workshop): array
     {
-        return array_values($query->where('workshop_id', $workshop->id)->whereNull('voided_by')->orderBy('id')->pluck('id')->all());
+        return array_column(
+            self::select('select "id", "kind" from "components" where "workshop_id" = ? and "voided_by" is null order by "id"', [
+                $workshop->id,
+            ]),
+            1,
+            0,
+        );
     }
 
     /** @return list<array<int, mixed>> id, at, precision, sequence, then the columns asked for */
@@ -171,16 +179,27 @@ final class ReadBook
     /** @return list<array<int, mixed>> those of one component, or all */
     private static function rowsOf(?int $componentId, Workshop $workshop, string $table, string ...$columns): array
     {
-        // Written out: a page asks for a dozen tables, and building each query costs as much as running it.
         $names = implode(', ', array_map(fn(string $column) => "\"{$column}\"", ['id', 'at', 'precision', 'sequence', ...$columns]));
-        $statement = DB::connection()
-            ->getPdo()
-            ->prepare(
-                "select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null " .
-                    ($componentId === null ? '' : 'and "component_id" = ? ') .
-                    'order by "at", "id"',
-            );
-        $statement->execute([$workshop->id, ...$componentId === null ? [] : [$componentId]]);
+
+        return self::select(
+            "select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null " .
+                ($componentId === null ? '' : 'and "component_id" = ? ') .
+                'order by "at", "id"',
+            [$workshop->id, ...$componentId === null ? [] : [$componentId]],
+        );
+    }
+
+    /**
+     * Written out: a page asks for a dozen tables, and building each query costs as much as running it.
+     *
+     * @param list<int> $bindings
+     *
+     * @return list<array<int, mixed>>
+     */
+    private static function select(string $sql, array $bindings): array
+    {
+        $statement = DB::connection()->getPdo()->prepare($sql);
+        $statement->execute($bindings);
 
         return array_values($statement->fetchAll(PDO::FETCH_NUM));
     }

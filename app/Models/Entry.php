@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Precision;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 
 /**
  * A dated entry of the logbook.
@@ -24,6 +26,23 @@ abstract class Entry extends LogbookRow
     protected static function float(mixed $value): ?float
     {
         return is_numeric($value) ? (float) $value : null;
+    }
+
+    /**
+     * The newest of each of some components, in one question.
+     *
+     * @param Builder<static> $query
+     * @param list<int> $componentIds
+     */
+    #[Scope]
+    protected function newestOfEach(Builder $query, array $componentIds, int $most): void
+    {
+        $query
+            ->live()
+            ->whereIntegerInRaw('component_id', $componentIds)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->groupLimit($most, 'component_id');
     }
 
     public function moment(): Moment

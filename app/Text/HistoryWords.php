@@ -22,8 +22,9 @@ final readonly class HistoryWords
 
     public function sentence(Action $action): string
     {
-        $about = $action->about;
-        if ($action->kind === ActionKind::Undo) {
+        // Each is read from the row once: a model makes it anew whenever it is asked.
+        [$kind, $about] = [$action->kind, $action->about];
+        if ($kind === ActionKind::Undo) {
             $undone = Action::query()->where('workshop_id', $action->workshop_id)->whereKey($about->undid)->orderByDesc('revision')->get();
 
             return $this->translator->say('history.undo', [
@@ -31,11 +32,11 @@ final readonly class HistoryWords
             ]);
         }
         $code = match (true) {
-            $action->kind === ActionKind::FitChain && $about->chain === null => 'fit_none',
-            $action->kind === ActionKind::FitChain && $about->off === null => 'fit_first',
-            $action->kind === ActionKind::CorrectFitting && $about->off === null => 'correct_fitting_bare',
-            in_array($action->kind, [ActionKind::DeleteEntry, ActionKind::MoveEntry], true) => "{$action->kind->value}.{$about->type}",
-            default => $this->plainCode($action),
+            $kind === ActionKind::FitChain && $about->chain === null => 'fit_none',
+            $kind === ActionKind::FitChain && $about->off === null => 'fit_first',
+            $kind === ActionKind::CorrectFitting && $about->off === null => 'correct_fitting_bare',
+            in_array($kind, [ActionKind::DeleteEntry, ActionKind::MoveEntry], true) => "{$kind->value}.{$about->type}",
+            default => $this->plainCode($kind, $about),
         };
 
         return $this->translator->say("history.{$code}", $this->parameters($about));
@@ -44,33 +45,32 @@ final readonly class HistoryWords
     /** The same in short, for the one who just did it. */
     public function done(Action $action): string
     {
-        $code = $action->kind === ActionKind::FitChain && $action->about->chain === null ? 'fit_none' : $this->plainCode($action);
+        [$kind, $about] = [$action->kind, $action->about];
+        $code = $kind === ActionKind::FitChain && $about->chain === null ? 'fit_none' : $this->plainCode($kind, $about);
 
         return $this->translator->say(
             "done.{$code}",
-            ['early' => $action->about->early ? $this->translator->say('done.early') : ''] + $this->parameters($action->about),
+            ['early' => $about->early ? $this->translator->say('done.early') : ''] + $this->parameters($about),
         );
     }
 
-    private function plainCode(Action $action): string
+    private function plainCode(ActionKind $kind, About $about): string
     {
-        $about = $action->about;
-
         return match (true) {
-            $action->kind === ActionKind::EstimateDistance && (float) $about->km <= 0.0 => 'estimate_noted',
-            $action->kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
-            $action->kind === ActionKind::ChangeWorkshop &&
+            $kind === ActionKind::EstimateDistance && (float) $about->km <= 0.0 => 'estimate_noted',
+            $kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
+            $kind === ActionKind::ChangeWorkshop &&
                 array_key_exists(SettingKey::WorkshopName->value, $about->changed ?? []) &&
                 $about->changed[SettingKey::WorkshopName->value][0] === null
                 => 'open_workshop',
-            $action->kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
-            $action->kind === ActionKind::KeepPlan && !$about->byHand => 'plan_best',
-            $action->kind === ActionKind::ChangePot && $about->gone => 'pot_gone',
-            $action->kind === ActionKind::ChangeJar && $about->gone => 'jar_gone',
-            $action->kind === ActionKind::SetPrice && $about->replaces => 'change_price',
-            $action->kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
-            $action->kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
-            default => $action->kind->value,
+            $kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
+            $kind === ActionKind::KeepPlan && !$about->byHand => 'plan_best',
+            $kind === ActionKind::ChangePot && $about->gone => 'pot_gone',
+            $kind === ActionKind::ChangeJar && $about->gone => 'jar_gone',
+            $kind === ActionKind::SetPrice && $about->replaces => 'change_price',
+            $kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
+            $kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
+            default => $kind->value,
         };
     }
 

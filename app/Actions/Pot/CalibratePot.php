@@ -26,6 +26,7 @@ use Dripel\Core\Pot\PotCalibrateResult;
 use Dripel\Core\Pot\PotFacts;
 use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\PotDay\PotDayRecord;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Finds the losses of a pot from a logged heat-up, of a pot day or typed, and keeps them; or goes back to the house rule. */
 final readonly class CalibratePot
@@ -75,7 +76,7 @@ final readonly class CalibratePot
 
     public static function logged(GuidedJob $job): bool
     {
-        return count(self::readings($job)) >= self::LEAST_READINGS;
+        return (int) self::heatUp($job)?->limit(self::LEAST_READINGS)->pluck('id')->count() >= self::LEAST_READINGS;
     }
 
     /** @param list<ObservedTemp> $observed the first says where it began */
@@ -91,20 +92,18 @@ final readonly class CalibratePot
     /** @return list<array{int, float}> while the wax alone was heated */
     private static function readings(GuidedJob $job): array
     {
+        $rows = self::heatUp($job)?->orderBy('at')->orderBy('id')->limit(2000)->get();
+
+        return array_values($rows?->map(fn(Temperature $row): array => [$row->at, $row->temp_c])->all() ?? []);
+    }
+
+    /** @return Builder<Temperature>|null null: its wax was not heated yet, or nobody knows when */
+    private static function heatUp(GuidedJob $job): ?Builder
+    {
         $between = PotDayRecord::heatUp($job->run());
 
         return $between === null
-            ? []
-            : array_values(
-                Temperature::query()
-                    ->where('pot_id', PotDayJob::choices($job)->potId)
-                    ->whereBetween('at', $between)
-                    ->orderBy('at')
-                    ->orderBy('id')
-                    ->limit(2000)
-                    ->get()
-                    ->map(fn(Temperature $row): array => [$row->at, $row->temp_c])
-                    ->all(),
-            );
+            ? null
+            : Temperature::query()->where('pot_id', PotDayJob::choices($job)->potId)->whereBetween('at', $between);
     }
 }

@@ -12,7 +12,6 @@ use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Text\Translator;
 use App\Text\Translators;
-use Dripel\Core\Bath\BathState;
 use Dripel\Core\Cost\Supply;
 use Dripel\Core\Cost\SupplyUnit;
 use Dripel\Core\Logbook\Part;
@@ -61,11 +60,11 @@ final readonly class BooksProps
     public function wax(Workshop $workshop): array
     {
         $translator = $this->translators->current();
-        $pots = new PotProps($translator);
+        $book = ($this->readBook)($workshop);
 
         return [
-            'pots' => array_values(array_map(fn(BathState $bath) => $pots->ledger($workshop, $bath), ($this->readBaths)($workshop))),
-            'jars' => (new JarProps($translator))->ledgers($workshop, ($this->readJars)($workshop)),
+            'pots' => (new PotProps($translator))->ledgers($workshop, $book, ($this->readBaths)($workshop)),
+            'jars' => (new JarProps($translator))->ledgers($workshop, $book, ($this->readJars)($workshop)),
         ];
     }
 

@@ -76,9 +76,15 @@ final readonly class HistoryProps
                     ->take(self::PAGE + 1)
                     ->get()
                 : $this->said($query, $search);
+        $shown = $actions->take(self::PAGE);
+        // A sentence follows from the logbook alone: those that most come for are kept with it.
+        $sentences =
+            $search->looking() || $search->page > 1
+                ? $this->sentences($shown)
+                : $book->kept('newest sentences', fn() => $this->sentences($shown));
 
         return [
-            'actions' => $this->lines($actions->take(self::PAGE)),
+            'actions' => $this->lines($shown, $sentences),
             'page' => $search->page,
             'more' => $actions->count() > self::PAGE,
             'months' => $this->translators->current()->months($recorded),
@@ -149,9 +155,12 @@ final readonly class HistoryProps
      */
     public function undo(Action $action, array $inTheWay, array $changes): array
     {
+        $all = (new Collection([$action, ...$inTheWay]))->load('user');
+        $lines = $this->lines($all, $this->sentences($all));
+
         return [
-            'action' => $this->lines(new Collection([$action->load('user')]))[0],
-            'also' => $this->lines(new Collection(array_map(fn(Action $a) => $a->load('user'), $inTheWay))),
+            'action' => $lines[0],
+            'also' => array_slice($lines, 1),
             'changes' => $changes,
         ];
     }
@@ -159,11 +168,23 @@ final readonly class HistoryProps
     /**
      * @param Collection<int, Action> $actions
      *
-     * @return list<HistoryLine>
+     * @return array<string, string> by action
      */
-    private function lines(Collection $actions): array
+    private function sentences(Collection $actions): array
     {
         $words = $this->translators->history();
+
+        return $actions->mapWithKeys(fn(Action $action) => [$action->id => $words->sentence($action)])->all();
+    }
+
+    /**
+     * @param Collection<int, Action> $actions
+     * @param array<string, string> $sentences by action
+     *
+     * @return list<HistoryLine>
+     */
+    private function lines(Collection $actions, array $sentences): array
+    {
         $q = $this->translators->current()->quantities;
 
         return array_values(
@@ -171,7 +192,8 @@ final readonly class HistoryProps
                 ->map(
                     fn(Action $action) => [
                         'id' => $action->id,
-                        'sentence' => $words->sentence($action),
+                        // What was done since the logbook was looked at has none yet.
+                        'sentence' => $sentences[$action->id] ?? $this->translators->history()->sentence($action),
                         'who' => $action->who(),
                         'when' => $q->dayAndTime($action->recorded_at),
                         'undone' => $action->reverted_by !== null,

@@ -9,6 +9,7 @@ use App\Models\JarEntry;
 use App\Models\Workshop;
 use App\Text\StripWords;
 use App\Text\Translator;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarRole;
@@ -142,15 +143,17 @@ final readonly class JarProps
      *
      * @return list<JarLedger> what was done with each, the newest first
      */
-    public function ledgers(Workshop $workshop, array $jars): array
+    public function ledgers(Workshop $workshop, Book $book, array $jars): array
     {
+        $entries = $book->kept('newest of jars', fn() => $this->entries($workshop, array_keys($jars)));
+
         return array_values(
             array_map(
                 fn(JarState $jar) => [
                     'id' => $jar->jarId,
                     'name' => $this->translator->names->jar($jar->jarId),
                     'holds' => $this->holds($jar),
-                    'entries' => $this->entries($workshop, $jar->jarId),
+                    'entries' => $entries[$jar->jarId] ?? [],
                 ],
                 $jars,
             ),
@@ -189,34 +192,29 @@ final readonly class JarProps
             ]);
     }
 
-    /** @return list<EntryLine> */
-    private function entries(Workshop $workshop, int $jarId): array
+    /**
+     * @param list<int> $jarIds
+     *
+     * @return array<int, list<EntryLine>> by jar
+     */
+    private function entries(Workshop $workshop, array $jarIds): array
     {
         $q = $this->translator->quantities;
+        $entries = [];
+        foreach (JarEntry::query()->in($workshop)->newestOfEach($jarIds, self::ENTRIES)->get() as $row) {
+            $entries[$row->component_id][] = [
+                'id' => $row->id,
+                'day' => $q->date($row->at, 'd MMM y'),
+                'text' =>
+                    $this->translator->say("strip.acted.{$row->act->value}", [
+                        'jar' => fn(): string => $this->translator->names->jar($row->component_id),
+                        'ml' => fn(): string => $q->volume((float) $row->volume_ml),
+                        'solvent' => fn(): string => $row->solvent === null ? '' : $this->words->solvent($row->solvent),
+                    ]) . ($row->note === null ? '' : ": {$row->note}"),
+            ];
+        }
 
-        return array_values(
-            JarEntry::query()
-                ->in($workshop)
-                ->live()
-                ->where('component_id', $jarId)
-                ->orderByDesc('at')
-                ->orderByDesc('id')
-                ->limit(self::ENTRIES)
-                ->get()
-                ->map(
-                    fn(JarEntry $row) => [
-                        'id' => $row->id,
-                        'day' => $q->date($row->at, 'd MMM y'),
-                        'text' =>
-                            $this->translator->say("strip.acted.{$row->act->value}", [
-                                'jar' => $this->translator->names->jar($jarId),
-                                'ml' => $q->volume((float) $row->volume_ml),
-                                'solvent' => $row->solvent === null ? '' : $this->words->solvent($row->solvent),
-                            ]) . ($row->note === null ? '' : ": {$row->note}"),
-                    ],
-                )
-                ->all(),
-        );
+        return $entries;
     }
 
     /** @return JarView */

@@ -83,8 +83,10 @@ final readonly class PotPageProps
         $pots = new PotProps($translator);
         $shelf = new JarProps($translator);
         $pickup = DipPickup::of($baths);
-        [$usedPots, $usedJars] = [RemoveUnused::used($workshop, Pot::class), RemoveUnused::used($workshop, Jar::class)];
-
+        [$usedPots, $usedJars] = array_map(
+            fn(string $kind): array => $book->kept("used {$kind}", fn() => RemoveUnused::used($workshop, $kind)),
+            [Pot::class, Jar::class],
+        );
         $potDays = PotProps::potDays($workshop);
 
         return [

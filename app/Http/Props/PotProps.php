@@ -25,6 +25,7 @@ use Dripel\Core\Bath\BathState;
 use Dripel\Core\Bath\DipPickup;
 use Dripel\Core\Cost\PriceList;
 use Dripel\Core\Cost\Supply;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\LampOil;
 use Dripel\Core\Pot\PotFacts;
@@ -137,14 +138,7 @@ final readonly class PotProps
             'empty' => $ledger === null,
             'level' => $ledger === null || ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, $ledger->depthMm / $bath->heightMm),
             'coil' => ($bath->heightMm ?? 0.0) <= 0.0 ? 0.0 : min(1.0, $facts->lay->coversMm() / $bath->heightMm),
-            'holds' => match (true) {
-                $bath->problem !== null => $this->translator->say('pot.problem'),
-                $ledger === null => $this->translator->say('pot.empty'),
-                default => $this->translator->say('pot.holds', [
-                    'grams' => $q->mass($ledger->waxG),
-                    'depth' => $q->length($ledger->depthMm),
-                ]),
-            },
+            'holds' => $this->holds($bath),
             'problem' => $bath->problem !== null,
             'since' =>
                 $ledger === null || $bath->filledS === null
@@ -296,42 +290,67 @@ final readonly class PotProps
         ];
     }
 
-    /** @return PotLedger what was in it since it was filled, and what was done to it, the newest first */
-    public function ledger(Workshop $workshop, BathState $bath): array
+    /**
+     * @param array<int, BathState> $baths by pot
+     *
+     * @return list<PotLedger> what was in each since it was filled, and what was done to it, the newest first
+     */
+    public function ledgers(Workshop $workshop, Book $book, array $baths): array
+    {
+        $entries = $book->kept('newest of pots', fn() => $this->entries($workshop, array_keys($baths)));
+
+        return array_values(
+            array_map(
+                fn(BathState $bath) => [
+                    'id' => $bath->potId,
+                    'name' => $this->translator->names->pot($bath->potId),
+                    'about' => $this->about($bath->potId),
+                    'holds' => $this->holds($bath),
+                    'wax' => $this->history($bath, 'wax'),
+                    'dirt' => $this->history($bath, 'grit'),
+                    'entries' => $entries[$bath->potId] ?? [],
+                ],
+                $baths,
+            ),
+        );
+    }
+
+    private function holds(BathState $bath): string
     {
         $q = $this->translator->quantities;
-        $rows = BathEntry::query()
-            ->in($workshop)
-            ->live()
-            ->where('component_id', $bath->potId)
-            ->orderByDesc('at')
-            ->orderByDesc('id')
-            ->limit(self::ENTRIES)
-            ->get();
 
-        return [
-            'id' => $bath->potId,
-            'name' => $this->translator->names->pot($bath->potId),
-            'about' => $this->about($bath->potId),
-            'holds' => $this->of($bath)['holds'],
-            'wax' => $this->history($bath, 'wax'),
-            'dirt' => $this->history($bath, 'grit'),
-            'entries' => array_values(
-                $rows
-                    ->map(
-                        fn(BathEntry $row) => [
-                            'id' => $row->id,
-                            'day' => $q->date($row->at, 'd MMM y'),
-                            'text' => $this->translator->say("pot.done.{$row->kind->value}", [
-                                'pot' => $this->translator->names->pot($bath->potId),
-                                'grams' => $q->mass((float) $row->wax_g + (float) $row->oil_g),
-                                'celsius' => $q->temperature((float) $row->temp_c),
-                            ]),
-                        ],
-                    )
-                    ->all(),
-            ),
-        ];
+        return match (true) {
+            $bath->problem !== null => $this->translator->say('pot.problem'),
+            $bath->ledger === null => $this->translator->say('pot.empty'),
+            default => $this->translator->say('pot.holds', [
+                'grams' => $q->mass($bath->ledger->waxG),
+                'depth' => $q->length($bath->ledger->depthMm),
+            ]),
+        };
+    }
+
+    /**
+     * @param list<int> $potIds
+     *
+     * @return array<int, list<EntryLine>> by pot
+     */
+    private function entries(Workshop $workshop, array $potIds): array
+    {
+        $q = $this->translator->quantities;
+        $entries = [];
+        foreach (BathEntry::query()->in($workshop)->newestOfEach($potIds, self::ENTRIES)->get() as $row) {
+            $entries[$row->component_id][] = [
+                'id' => $row->id,
+                'day' => $q->date($row->at, 'd MMM y'),
+                'text' => $this->translator->say("pot.done.{$row->kind->value}", [
+                    'pot' => fn(): string => $this->translator->names->pot($row->component_id),
+                    'grams' => fn(): string => $q->mass((float) $row->wax_g + (float) $row->oil_g),
+                    'celsius' => fn(): string => $q->temperature((float) $row->temp_c),
+                ]),
+            ];
+        }
+
+        return $entries;
     }
 
     /** @return list<GuidedJob> the latest pot days that were begun, with their taps */
