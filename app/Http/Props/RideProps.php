@@ -87,15 +87,19 @@ final readonly class RideProps
      */
     public function all(Workshop $workshop, ListSearch $search, Whose $whose, array $wetter): array
     {
-        // The newest of all is what most come for: then none of the others is read.
+        // The newest of all is what most come for: it follows from the logbook alone, and none of the others is read for it.
         $newest = !$search->looking() && $search->sort === '' && $search->page === 1;
         $found = $newest
             ? $this->book->kept("newest rides {$whose->rider}", fn() => $this->page($search, $whose))
             : $this->page($search, $whose);
+        $today = LocalDay::of($this->translator->nowS, $this->translator->zone());
 
         return [
-            'strip' => $this->strip($search->bikeId, $whose),
-            'rides' => array_map($this->ride(...), $found['rides']),
+            'strip' => $this->book->kept(
+                "strip of {$search->bikeId} {$whose->rider} to {$today->date}",
+                fn() => $this->strip($today, $search->bikeId, $whose),
+            ),
+            'rides' => $found['rides'],
             'found' => $found['said'],
             'months' => $this->book->kept(
                 'months of rides',
@@ -119,7 +123,7 @@ final readonly class RideProps
         ];
     }
 
-    /** @return array{count: int, rides: list<Ride>, said: string} how many were found, those of the page, the newest first, and what is said */
+    /** @return array{count: int, rides: list<RideView>, said: string} how many were found, those of the page, the newest first, and what is said */
     private function page(ListSearch $search, Whose $whose): array
     {
         $found = (new RideSearch($this->book, $this->translator, $whose))($search);
@@ -128,7 +132,11 @@ final readonly class RideProps
             max(0, min(self::PAGE, count($found) - ($search->page - 1) * self::PAGE)),
         );
 
-        return ['count' => count($found), 'rides' => array_reverse($page->all()), 'said' => $this->found($found, $search)];
+        return [
+            'count' => count($found),
+            'rides' => array_map($this->ride(...), array_reverse($page->all())),
+            'said' => $this->found($found, $search),
+        ];
     }
 
     /** How many were found and how far they went; empty while nothing is looked for. */
@@ -230,18 +238,12 @@ final readonly class RideProps
     }
 
     /** @return list<StripDay> the days up to today, the oldest first */
-    private function strip(?int $bikeId, Whose $whose): array
+    private function strip(LocalDay $today, ?int $bikeId, Whose $whose): array
     {
         $q = $this->translator->quantities;
-        $today = LocalDay::of($this->translator->nowS, $this->translator->zone());
-        $fromS = $today->plus(1 - self::STRIP_DAYS)->startS();
+        $rides = $bikeId === null ? $whose->rides($this->book->rides()) : $this->book->ridesOf($bikeId);
         $byDay = [];
-        $rides = $this->book->kept("rides {$bikeId} {$whose->rider} since {$fromS}", function () use ($bikeId, $whose, $fromS): array {
-            $rides = $bikeId === null ? $whose->rides($this->book->rides()) : $this->book->ridesOf($bikeId);
-
-            return $rides->between($fromS, null)->all();
-        });
-        foreach ($rides as $ride) {
+        foreach ($rides->between($today->plus(1 - self::STRIP_DAYS)->startS(), null)->all() as $ride) {
             $byDay[$q->date($ride->moment->unixS, 'yyyy-MM-dd')][] = $ride;
         }
         $longest = max([1.0, ...array_map(fn(array $day) => array_sum(array_map(fn(Ride $ride) => $ride->km, $day)), $byDay)]);
