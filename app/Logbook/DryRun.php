@@ -6,10 +6,10 @@ namespace App\Logbook;
 
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\WriteTransaction;
 use Closure;
 use Dripel\Core\Explain\Change;
 use Dripel\Core\Explain\Changes;
-use Illuminate\Support\Facades\DB;
 
 /** Does something to the logbook, looks at what it would change, and takes it back as if nothing had happened. */
 final readonly class DryRun
@@ -24,14 +24,14 @@ final readonly class DryRun
     public function changes(Workshop $workshop, Closure $do): array
     {
         $before = ($this->readBook)($workshop);
-        DB::beginTransaction();
         try {
-            $do();
-            $workshop->refresh();
+            return WriteTransaction::takenBack(function () use ($workshop, $do, $before): array {
+                $do();
+                $workshop->refresh();
 
-            return Changes::between($before, ($this->readBook)($workshop), $this->clock->unixS());
+                return Changes::between($before, ($this->readBook)($workshop), $this->clock->unixS());
+            });
         } finally {
-            DB::rollBack();
             $workshop->refresh();
             $this->readBook->forget();
         }

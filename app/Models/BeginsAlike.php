@@ -12,7 +12,10 @@ trait BeginsAlike
 {
     protected static function bootTraits(): void
     {
-        $found = reset(self::$traitInitializers);
-        $found === false ? parent::bootTraits() : (self::$traitInitializers[static::class] = $found);
+        if (!isset(self::$traitInitializers[BeginsAlike::class])) {
+            parent::bootTraits();
+            self::$traitInitializers[BeginsAlike::class] = self::$traitInitializers[static::class];
+        }
+        self::$traitInitializers[static::class] = self::$traitInitializers[BeginsAlike::class];
     }
 }

@@ -21,7 +21,7 @@ use App\Wear\ReadWear;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Events\TransactionBeginning;
+use Illuminate\Database\Events\ConnectionEstablished;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
@@ -64,9 +64,12 @@ final class AppServiceProvider extends ServiceProvider
         foreach ([CacheMemo::class, Snapshots::class] as $kept) {
             $this->app->terminating(fn() => $this->app->resolved($kept) && $this->app->make($kept)->keep());
         }
+        // Before it begins: a transaction that has read already cannot wait for its turn to write.
         Event::listen(
-            TransactionBeginning::class,
-            fn() => $this->app->resolved(ReadBook::class) && $this->app->make(ReadBook::class)->settle(),
+            ConnectionEstablished::class,
+            fn(ConnectionEstablished $event) => $event->connection->beforeStartingTransaction(
+                fn() => $this->app->resolved(ReadBook::class) && $this->app->make(ReadBook::class)->settle(),
+            ),
         );
         Cache::extend(
             'database',

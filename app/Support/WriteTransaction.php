@@ -52,7 +52,28 @@ final class WriteTransaction
         });
     }
 
-    /** In a transaction, and held until it ends. */
+    /**
+     * Does it and takes it back, whatever comes of it.
+     *
+     * @template T
+     *
+     * @param Closure(): T $work
+     *
+     * @return T
+     */
+    public static function takenBack(Closure $work): mixed
+    {
+        DB::beginTransaction();
+        try {
+            self::takeTurn(DB::connection());
+
+            return $work();
+        } finally {
+            DB::rollBack();
+        }
+    }
+
+    /** In a transaction, before anything is read in it, and held until it ends. */
     public static function takeTurn(Connection $database): void
     {
         if ($database->getDriverName() === 'pgsql') {

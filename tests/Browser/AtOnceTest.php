@@ -42,6 +42,37 @@ it('creates nothing twice and loses nothing when many save at the same moment', 
     }
 });
 
+it('lets whoever has read first write in turn, and whoever only looks', function (): void {
+    $server = Server::start('2026-11-25T12:20:00+01:00');
+    try {
+        $visitor = new Visitor($server->url);
+        $database = $server->pdo();
+        $rides = $database->query('select id from rides where voided_by is null order by id desc limit 3')->fetchAll(PDO::FETCH_COLUMN);
+        $form = fn(int $n): array => [
+            'action_id' => sprintf('44444444-4444-4444-8444-%012d', $n),
+            'date' => '2026-11-25',
+            'time' => sprintf('10:%02d', $n % 60),
+        ];
+        // A reading is held against those before it, a preview against the logbook as it is: both read before they write.
+        $reading = fn(int $n): array => ['/chains/2/readings', ['kind' => 'digital', 'value_pct' => 0.2, 'sure' => 1] + $form($n)];
+        $preview = fn(int $n): array => ['/rides/condition', ['rides' => $rides, 'condition' => 'wet', 'preview' => 1] + $form(100 + $n)];
+        $answers = [];
+        for ($round = 0; $round < 3; $round++) {
+            $numbers = range(10 * $round, 10 * $round + 9);
+            $answers = [
+                ...$answers,
+                ...$visitor->postAtOnce(array_merge(...array_map(fn(int $n) => [$reading($n), $preview($n)], $numbers))),
+            ];
+        }
+        expect(array_count_values($answers))
+            ->toBe([302 => 30, 200 => 30])
+            ->and((int) $database->query("select count(*) from actions where id like '44444444%'")->fetchColumn())
+            ->toBe(30);
+    } finally {
+        $server->stop();
+    }
+});
+
 it('counts a step once, however many devices tap it at the same moment', function (): void {
     $server = Server::start('2026-11-25T12:20:00+01:00');
     try {

@@ -65,15 +65,13 @@ final readonly class UndoActions
     /** @return list<Action> what would have to go as well; nothing is written */
     public function plan(ActionContext $by, Action $target): array
     {
-        DB::beginTransaction();
         try {
-            $this($by, $target);
+            WriteTransaction::takenBack(fn() => $this($by, $target));
 
             return [];
         } catch (UndoBlocked $e) {
             return $e->inTheWay;
         } finally {
-            DB::rollBack();
             $by->workshop->refresh();
             $target->refresh();
         }
