@@ -19,23 +19,6 @@ use Dripel\Core\Wear\Instrument;
  * @phpstan-import-type InstrumentView from GaugeProps
  *
  * @phpstan-type Choice array{value: string, title: string}
- * @phpstan-type BikeChoice array{
- *     id: int,
- *     name: string,
- *     chain: string|null,
- *     chainId: int|null,
- *     since: array{date: string, time: string}|null,
- *     chains: list<array{id: int, label: string}>,
- *     pace: string,
- * }
- * @phpstan-type FormChoices array{
- *     massUnit: string,
- *     conditions: list<array{value: string, title: string, note: string}>,
- *     instruments: list<InstrumentView>,
- *     pitchesHint: string,
- *     bottles: list<array{value: int, title: string}>,
- *     topUp: string,
- * }
  * @phpstan-type FormDefaults array{
  *     date: string,
  *     time: string,
@@ -65,64 +48,69 @@ final readonly class FormProps
     public function all(): array
     {
         $q = $this->translator->quantities;
-        ['bikes' => $bikes, 'onS' => $onS, 'more' => $more] = $this->book->kept('forms', $this->known(...), $this->translator->nowS);
+        // Until the next entry nothing changes in them but the clock.
+        [$forms, $onS] = $this->book->kept('forms', fn() => [$this->now(), $this->onS()], $this->translator->nowS);
+
+        return [
+            ...$forms,
+            'date' => $q->date($this->translator->nowS, 'yyyy-MM-dd'),
+            'time' => $q->date($this->translator->nowS, 'HH:mm'),
+            'bikes' => array_map(
+                fn(array $bike): array => [...$bike, 'rideTime' => $q->date($this->rideS($onS[$bike['id']]), 'HH:mm')],
+                $forms['bikes'],
+            ),
+        ];
+    }
+
+    /** @return array<int, int|null> since when each bike has the chain that is on it */
+    private function onS(): array
+    {
+        return array_combine(
+            $this->book->bikeIds,
+            array_map(fn(int $id) => $this->book->fittings()->spanAt($id, $this->translator->nowS)?->fromS, $this->book->bikeIds),
+        );
+    }
+
+    /** @return FormDefaults */
+    private function now(): array
+    {
+        $q = $this->translator->quantities;
 
         return [
             'date' => $q->date($this->translator->nowS, 'yyyy-MM-dd'),
             'time' => $q->date($this->translator->nowS, 'HH:mm'),
-            'bikes' => array_map(
-                fn(array $bike): array => $bike + ['rideTime' => $q->date($this->rideS($onS[$bike['id']]), 'HH:mm')],
-                $bikes,
+            'massUnit' => $q->units->mass,
+            'bikes' => array_map(function (int $bikeId) use ($q): array {
+                $span = $this->book->fittings()->spanAt($bikeId, $this->translator->nowS);
+                $chainId = $span?->componentId;
+
+                return [
+                    'id' => $bikeId,
+                    'name' => $this->translator->names->bike($bikeId),
+                    'chain' => $chainId === null ? null : $this->translator->names->chain($chainId),
+                    'chainId' => $chainId,
+                    'since' =>
+                        $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->date($span->fromS, 'HH:mm')],
+                    'chains' => $this->chainsOf($bikeId),
+                    'pace' => $this->pace($bikeId),
+                    'rideTime' => $q->date($this->rideS($span?->fromS), 'HH:mm'),
+                ];
+            }, $this->book->bikeIds),
+            'conditions' => array_map(
+                fn(Condition $condition) => [
+                    'value' => $condition->value,
+                    'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}")),
+                    'note' => '× ' . $q->number($this->book->settings->factor($condition, $this->translator->nowS), 1),
+                ],
+                Condition::cases(),
             ),
-        ] + $more;
-    }
-
-    /**
-     * What is the same until the next entry; of each bike also since when it has the chain that is on it.
-     *
-     * @return array{bikes: list<BikeChoice>, onS: array<int, int|null>, more: FormChoices}
-     */
-    private function known(): array
-    {
-        $q = $this->translator->quantities;
-        [$bikes, $onS] = [[], []];
-        foreach ($this->book->bikeIds as $bikeId) {
-            $span = $this->book->fittings()->spanAt($bikeId, $this->translator->nowS);
-            $chainId = $span?->componentId;
-            $onS[$bikeId] = $span?->fromS;
-            $bikes[] = [
-                'id' => $bikeId,
-                'name' => $this->translator->names->bike($bikeId),
-                'chain' => $chainId === null ? null : $this->translator->names->chain($chainId),
-                'chainId' => $chainId,
-                'since' =>
-                    $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->date($span->fromS, 'HH:mm')],
-                'chains' => $this->chainsOf($bikeId),
-                'pace' => $this->pace($bikeId),
-            ];
-        }
-
-        return [
-            'bikes' => $bikes,
-            'onS' => $onS,
-            'more' => [
-                'massUnit' => $q->units->mass,
-                'conditions' => array_map(
-                    fn(Condition $condition) => [
-                        'value' => $condition->value,
-                        'title' => ucfirst($this->translator->say("chain.condition.{$condition->value}")),
-                        'note' => '× ' . $q->number($this->book->settings->factor($condition, $this->translator->nowS), 1),
-                    ],
-                    Condition::cases(),
-                ),
-                'instruments' => array_map(
-                    fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->translator)),
-                    Instrument::all($this->book->settings),
-                ),
-                'pitchesHint' => (new WearWords($this->translator))->pitches(),
-                'bottles' => (new DripProps($this->book, $this->translator))->choices(),
-                'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
-            ],
+            'instruments' => array_map(
+                fn(Instrument $instrument) => GaugeProps::forms($instrument, new WearWords($this->translator)),
+                Instrument::all($this->book->settings),
+            ),
+            'pitchesHint' => (new WearWords($this->translator))->pitches(),
+            'bottles' => (new DripProps($this->book, $this->translator))->choices(),
+            'topUp' => (string) round($q->units->fromKm(WaxTopUp::KM)),
         ];
     }
 

@@ -74,16 +74,6 @@ export interface BenchWork {
   choices: { title: string; text: string; href: string; due: boolean }[]
 }
 
-export interface BikeChoice {
-  id: number
-  name: string
-  chain: string | null
-  chainId: number | null
-  since: { date: string; time: string } | null
-  chains: { id: number; label: string }[]
-  pace: string
-}
-
 export interface BikePage {
   bike: number | null
   values: {
@@ -525,15 +515,6 @@ export interface ForecastView {
   why: string
   verdict: WearVerdict
   chart: ChartView
-}
-
-export interface FormChoices {
-  massUnit: string
-  conditions: { value: string; title: string; note: string }[]
-  instruments: InstrumentView[]
-  pitchesHint: string
-  bottles: { value: number; title: string }[]
-  topUp: string
 }
 
 export interface FormDefaults {
