@@ -168,11 +168,12 @@ describe('what is written without the machine', () => {
 describe('what a device fetches ahead', () => {
   const here = { stay: '/offline/stays/1/1?signature=a', revision: 7, calendar: { today: '2026-01-02' } }
   const shown = { url: '/', component: 'Shed', version: '1', props: { here } } as never
+  const newer = { ...(shown as object), props: { here: { ...here, revision: 8 } } } as never
   const pages = async () => (await device()).getAllKeys('pages')
-  const machine = (url: string): Reply =>
-    url === '/offline/pages'
-      ? { body: ['/', '/gone', '/pot'].map((one) => ({ url: one, title: one })) }
-      : { status: url === '/gone' ? 404 : 200, body: { url, component: 'Page', version: '1', props: { here } } }
+  const made = (url: string) => ({ url, title: url, page: { url, component: 'Page', version: '1', props: { here } } })
+  const AHEAD = [made('/'), { url: '/gone', title: '/gone', page: null }, made('/pot'), made('/help')]
+  const after = (url: string) => Number(new URLSearchParams(url.split('?')[1]).get('after'))
+  const machine = (url: string): Reply => (url.startsWith('/offline/pages') ? { lines: AHEAD.slice(after(url)) } : {})
   // Only its pauses are none.
   beforeEach(() => {
     offline.value = false
@@ -182,21 +183,38 @@ describe('what a device fetches ahead', () => {
   })
   afterEach(() => vi.unstubAllGlobals())
 
-  it('is fetched once for each state, and taken up again where the machine was out of reach', async () => {
-    const lost = ['/pot', '/manifest.webmanifest']
-    serveWith(({ url }) => (lost.includes(url) ? null : machine(url)))
+  it('is fetched once for each state, in one question, and taken up again where the machine was out of reach', async () => {
+    serveWith(({ url }) => (url === '/manifest.webmanifest' ? null : { lines: AHEAD.slice(0, 4), cut: true }))
     await fetchAhead(shown)
-    expect(await pages()).toEqual(['/'])
+    expect(await pages()).toEqual(['/', '/pot'])
     // What has come is not asked for again.
     const later = serveWith(({ url }) => machine(url))
     await fetchAhead(shown)
-    expect([later.map((one) => one.url), await pages()]).toEqual([
-      ['/offline/pages', '/pot'],
-      ['/', '/pot'],
-    ])
+    expect([later.map((one) => one.url), await pages()]).toEqual([['/offline/pages?after=3'], ['/', '/help', '/pot']])
     const asked = serveWith(({ url }) => machine(url))
     await fetchAhead(shown)
     expect(asked).toEqual([])
+    // A newer state begins anew.
+    await fetchAhead(newer)
+    expect([asked.map((one) => one.url), localStorage.getItem('dripel.kept')]).toEqual([
+      ['/offline/pages?after=0'],
+      expect.stringContaining(' 8 '),
+    ])
+  })
+
+  it('is stopped by a newer state, and keeps no page of another version', async () => {
+    let then: Promise<void> | undefined
+    serveWith(({ url }) => {
+      then ??= fetchAhead(newer)
+      return machine(url)
+    })
+    await fetchAhead(shown)
+    await then
+    expect(localStorage.getItem('dripel.kept')).toContain(' 8 ')
+    await wipe(here.stay)
+    serveWith(() => ({ lines: [{ ...made('/'), page: { ...made('/').page, version: '2' } }, made('/pot')] }))
+    await fetchAhead(shown)
+    expect(await pages()).toEqual(['/pot'])
   })
 
   it('keeps no page that the browser comes to only after its person signed out', async () => {
@@ -217,16 +235,18 @@ describe('what a device fetches ahead', () => {
     expect([asked.length, localStorage.getItem('dripel.kept')]).toEqual([1, null])
   })
 
-  it('goes on where one page has no answer while the machine has', async () => {
-    serveWith(({ url }) => (url === '/' ? null : machine(url)))
+  it('is asked for again only where something comes of it', async () => {
+    const asked = serveWith(({ url }) => (url === '/manifest.webmanifest' ? {} : { lines: AHEAD.slice(after(url), 3), cut: true }))
     await fetchAhead(shown)
-    expect([await pages(), localStorage.getItem('dripel.kept')]).toEqual([['/pot'], expect.stringContaining(' 7 ')])
+    await fetchAhead(shown)
+    await fetchAhead(shown)
+    expect(asked.map((one) => one.url)).toEqual(['/offline/pages?after=0', '/offline/pages?after=2', '/manifest.webmanifest'])
   })
 
   it('leaves nothing behind of a page that is under way while its person signs out', async () => {
     let gone: Promise<void> | undefined
     serveWith(({ url }) => {
-      if (url === '/pot') gone = wipe(here.stay)
+      gone ??= wipe(here.stay)
       return machine(url)
     })
     await fetchAhead(shown)

@@ -2,8 +2,8 @@ import { effectScope, nextTick, type EffectScope } from 'vue'
 import { vi } from 'vitest'
 import type { JobStepView, JobView } from '@/types/server'
 
-/** What the server would say to a request; null: it cannot be reached. */
-export type Reply = { status?: number; body?: unknown } | null
+/** What the server would say to a request; in lines, up to where it is cut; null: it cannot be reached. */
+export type Reply = { status?: number; body?: unknown; lines?: unknown[]; cut?: boolean } | null
 export interface Request {
   method: string
   url: string
@@ -24,9 +24,23 @@ export function serveWith(answer: (request: Request) => Reply): Request[] {
       status,
       statusText: `status ${status}`,
       text: async () => (reply.body === undefined ? '' : JSON.stringify(reply.body)),
+      body: reply.lines && inLines(reply.lines, reply.cut ?? false),
     }
   })
   return asked
+}
+
+/** Each line as it comes; the last one of what is cut comes half. */
+function inLines(lines: unknown[], cut: boolean): ReadableStream {
+  const bytes = lines.map((line) => new TextEncoder().encode(`${JSON.stringify(line)}\n`))
+  return new ReadableStream({
+    pull: (to) => {
+      const next = bytes.shift()
+      if (cut && !bytes.length) to.error(new TypeError('network error'))
+      else if (next) to.enqueue(next)
+      else to.close()
+    },
+  })
 }
 
 /** Runs a composable as a component would; `stop` is leaving the page. */

@@ -202,19 +202,22 @@ final readonly class ChainPageProps
             'sentences' => $words->sentences($forecast),
             'why' => $words->why($forecast, $chain, $this->wear->tellingOf($chainId)),
             'verdict' => $forecast->result->verdict->value,
-            'chart' => $this->wearChart($forecast),
+            'chart' => $this->wearChart($forecast, $this->wear->band($chain)),
         ];
     }
 
-    /** @return ChartView the wear so far and ahead, its readings, and where on its way the limit is reached in eight of ten cases */
-    private function wearChart(ChainForecast $forecast): array
+    /**
+     * @param list<array{float, float, float, float}> $band see ChainForecast::band
+     *
+     * @return ChartView the wear so far and ahead, its readings, and where on its way the limit is reached in eight of ten cases
+     */
+    private function wearChart(ChainForecast $forecast, array $band): array
     {
         $q = $this->translator->quantities;
         $say = fn(string $code, array $with = []): string => $this->translator->say("ui.chart.{$code}", $with);
         $shown = $q->units->fromKm(...);
         $limit = $forecast->limitPct;
         $now = $forecast->nowKm;
-        $band = $forecast->band();
         $top = max([
             1.25 * $limit,
             ...array_map(

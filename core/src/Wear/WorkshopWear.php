@@ -43,6 +43,14 @@ final class WorkshopWear
             : ($this->forecasts[$chain->chainId] = $this->forecast($chain));
     }
 
+    /** @return list<array{float, float, float, float}> what its chart draws, see ChainForecast::band; nothing where its km are not known */
+    public function band(ChainState $chain): array
+    {
+        $forecast = $this->of($chain);
+
+        return $forecast === null ? [] : $this->memo->of("band {$forecast->readings()->key()}", $forecast->band(...));
+    }
+
     /**
      * @param list<ChainState> $chains
      *

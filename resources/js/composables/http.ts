@@ -60,13 +60,19 @@ export async function http<T>(method: Method, url: string, data?: object | FormD
 
 /** An answer that comes line by line, each taken as it comes; what is wrong, by field; null: it cannot be reached, or was stopped. */
 export async function httpLines<T>(
+  method: Method,
   url: string,
-  data: object,
+  data: object | undefined,
   signal: AbortSignal,
   take: (part: T) => void,
 ): Promise<Record<string, string> | null> {
   try {
-    const response = await fetch(url, { method: 'POST', headers: headers('post', true), body: JSON.stringify(data), signal })
+    const response = await fetch(url, {
+      method: method.toUpperCase(),
+      headers: headers(method, data !== undefined),
+      body: data && JSON.stringify(data),
+      signal,
+    })
     if (!response.ok || !response.body) return (await answerOf(response)).errors
     const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
     for (let rest = ''; ;) {

@@ -28,7 +28,7 @@ export function useRefined<T>(
     const mine = (listening = new AbortController())
     underWay.value = true
     let first = true
-    const wrong = await httpLines<T>(url, data(), mine.signal, (part) => {
+    const wrong = await httpLines<T>('post', url, data(), mine.signal, (part) => {
       if (mine.signal.aborted) return
       if (first) begin()
       first = false

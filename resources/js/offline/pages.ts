@@ -1,11 +1,10 @@
 import type { Page } from '@inertiajs/core'
-import { http, type Answer } from '@/composables/http'
+import { httpLines } from '@/composables/http'
 import { whenIdle } from '@/composables/lazily'
 import { device, type KeptPage } from './device'
-import { answers, offline } from './reach'
+import { answers } from './reach'
 
 const MOST = 150
-const BETWEEN_MS = 150
 const SETTLED_MS = 2000
 
 /** The address of a page without what only says where on it one was. */
@@ -48,68 +47,62 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 /** The last state that was fetched ahead: for whom, at which revision, on which day. */
 const FETCHED = 'dripel.kept'
 
-/** The state that is being fetched, or that cannot be; and which of its pages have come: those are not asked for again. */
-let fetching: string | null = null
-let got = { state: '', urls: new Set<string>() }
+/** The state that is being fetched, or that cannot be; and how many of its pages have come: those are not asked for again. */
+let fetching: { state: string; stop: AbortController } | null = null
+let come = { state: '', pages: 0 }
 
 /**
- * Fetches what is to open without the machine, once for each state of the workshop, one page after the other; a newer state begins anew.
+ * Fetches what is to open without the machine, once for each state of the workshop and in one question; a newer state begins anew.
  * Whatever could not be reached is left for the next time that it is asked to.
  */
 export async function fetchAhead(page: Page): Promise<void> {
   const here = page.props.here
   if (!here || page.props.kept || !window.isSecureContext) return
   const state = [here.stay, here.revision, here.calendar.today, page.version].join(' ')
-  if (fetching === state || localStorage.getItem(FETCHED) === state) return
-  fetching = state
-  if (got.state !== state) got = { state, urls: new Set() }
-  const came = await fetchAll(page.version, got.urls, () => fetching === state)
+  if (fetching?.state === state || localStorage.getItem(FETCHED) === state) return
+  fetching?.stop.abort()
+  const mine = (fetching = { state, stop: new AbortController() })
+  if (come.state !== state) come = { state, pages: 0 }
+  const came = await fetchAll(page.version, come, mine.stop.signal)
+  if (mine !== fetching) return
   if (came === 'all') localStorage.setItem(FETCHED, state)
-  else if (came === 'later' && fetching === state) fetching = null
+  else if (came === 'later') fetching = null
 }
 
 /** Nothing of what is on its way is kept any more, nor what is kept. */
 export async function forgetPages(): Promise<void> {
   forgotten++
+  fetching?.stop.abort()
   fetching = null
-  got = { state: '', urls: new Set() }
+  come = { state: '', pages: 0 }
   localStorage.removeItem(FETCHED)
   await (await device()).clear('pages')
 }
 
+/** A page that is to open without the machine; null: not for this person, or one that the machine cannot make. */
+interface Ahead {
+  url: string
+  title: string
+  page: Page | null
+}
+
 /** Whether all of them came, but for those that the machine cannot make; or may come later; or not, as long as this state is shown. */
-async function fetchAll(version: string | null, come: Set<string>, wanted: () => boolean): Promise<'all' | 'later' | 'never'> {
+async function fetchAll(version: string | null, come: { pages: number }, stop: AbortSignal): Promise<'all' | 'later' | 'never'> {
   // A browser that keeps nothing fetches nothing.
   await device()
   // Whoever is on the way to another page is not held up.
   await pause(SETTLED_MS)
-  const list = wanted() ? await http<{ url: string; title: string }[]>('get', '/offline/pages') : null
-  if (!list) return 'later'
-  if (!list.ok) return 'never'
-  for (const one of list.body.filter(({ url }) => !come.has(url))) {
-    if (offline.value || !wanted()) return 'later'
-    const fetched = await fetchPage(one.url, version)
-    if (!wanted() || (fetched === null && !(await answers()))) return 'later'
-    if (fetched?.ok) await keepPage(fetched.body, one.title)
-    come.add(one.url)
-    await pause(BETWEEN_MS)
+  const before = come.pages
+  const kept: Promise<void>[] = []
+  const take = ({ title, page }: Ahead) => {
+    if (stop.aborted) return
+    come.pages++
+    // The scripts that are here show no page of another version.
+    if (page?.version === version) kept.push(keepPage(page, title))
   }
-  return wanted() ? 'all' : 'later'
-}
-
-/** A page and what comes after it; null: no answer, or none that can be read. */
-async function fetchPage(url: string, version: string | null): Promise<Answer<Page> | null> {
-  const headers = {
-    'X-Dripel-Beside': '1',
-    'X-Inertia': 'true',
-    'X-Inertia-Version': version ?? '',
-    Accept: 'text/html, application/xhtml+xml',
-  }
-  const first = await http<Page>('get', url, undefined, { headers })
-  const later = Object.values(first?.body.deferredProps ?? {}).flat()
-  if (!first?.ok || !later.length) return first
-  const rest = await http<Page>('get', url, undefined, {
-    headers: { ...headers, 'X-Inertia-Partial-Component': first.body.component, 'X-Inertia-Partial-Data': later.join() },
-  })
-  return rest && { ...rest, body: { ...first.body, props: { ...first.body.props, ...rest.body.props } } }
+  const wrong = await httpLines<Ahead>('get', `/offline/pages?after=${before}`, undefined, stop, take)
+  await Promise.all(kept)
+  if (wrong) return Object.keys(wrong).length ? 'never' : 'all'
+  // A machine that answers, but nothing of this, is not asked again and again.
+  return come.pages === before && !stop.aborted && (await answers()) ? 'never' : 'later'
 }

@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use App\Models\GuidedJob;
+use App\Models\Membership;
+use App\Models\Retirement;
+use App\Models\Role;
 use App\Models\User;
 use App\Support\AppClock;
 use App\Support\ReadTransaction;
@@ -200,4 +203,36 @@ it('says the same from what is kept as from the entries alone, at this hour and 
             expect(array_map(fn(string $of) => [$of, $kept[$of] ?? null, $anew[$of] ?? null], array_values($differ)))->toBe([]);
         }
     }
+});
+
+it('gives what is to open without the machine in one answer, each page as when it is asked for by itself', function (): void {
+    app(AppClock::class)->stopAt(app(AppClock::class)->unixS());
+    $ahead = function (int $after = 0): array {
+        app()->forgetScopedInstances();
+        $answer = $this->getJson("/offline/pages?after={$after}")->assertOk();
+
+        return array_map(
+            fn(string $line) => json_decode($line, true, flags: JSON_THROW_ON_ERROR),
+            explode("\n", trim($answer->streamedContent())),
+        );
+    };
+    $pages = $ahead();
+    $urls = array_column($pages, 'url');
+    expect(array_slice($urls, 0, 4))
+        ->toBe(['/', '/pot', '/ahead', '/help'])
+        ->and($urls)
+        ->toContain('/chains/5', '/tags/5', '/chains/5/wet')
+        ->not->toContain('/chains/' . Retirement::query()->firstOrFail()->component_id)
+        ->and(preg_grep('~^/jobs/~', $urls))
+        ->not->toBe([])
+        ->and($ahead(count($urls) - 2))
+        ->toBe(array_slice($pages, -2));
+    foreach ($pages as ['url' => $url, 'page' => $page]) {
+        expect($page['url'])->toBe($url)->and($page['props'])->toBe(json_decode((string) json_encode(($this->props)($url)), true));
+    }
+    // Who only looks gets what they may look at.
+    Membership::query()->update(['role' => Role::Viewer]);
+    expect(array_column(array_filter($ahead(), fn(array $one) => $one['page'] === null), 'url'))->toBe(
+        array_values(preg_grep('~/wet$~', $urls)),
+    );
 });

@@ -6,17 +6,25 @@ namespace App\Http\Controllers\Offline;
 
 use App\Guided\OpenJobs;
 use App\Http\Controllers\Controller;
+use App\Http\PagesTogether;
+use App\Http\Streamed;
 use App\Logbook\ReadBook;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
 use App\Text\JobWords;
+use App\Text\Translator;
 use App\Text\Translators;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Next\OpenJob;
+use Generator;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\URL;
 use Inertia\Inertia;
 use Inertia\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
  * What a device keeps for when it cannot reach the machine, and for whom.
@@ -37,41 +45,58 @@ final class OfflineController extends Controller
         return ['pages' => []];
     }
 
-    /** The pages that are to open without the machine: what hangs, what is next, what is under way. */
-    public function pages(CurrentWorkshop $current, ReadBook $readBook, Translators $translators, OpenJobs $openJobs): JsonResponse
-    {
-        $book = $readBook($current->workshop());
-        $translator = $translators->current();
-        $nav = fn(string $name): string => $translator->say("ui.nav.{$name}");
-        $inUse = array_filter($book->chainIds, fn(int $id) => !$book->isRetired($id));
+    /**
+     * The pages that are to open without the machine, one after the other; those that have come (`after`, how many) are not made again.
+     */
+    public function pages(
+        Request $request,
+        PagesTogether $together,
+        CurrentWorkshop $current,
+        ReadBook $readBook,
+        Translators $translators,
+        OpenJobs $openJobs,
+        CacheMemo $memo,
+    ): StreamedResponse {
+        $wanted = self::wanted($readBook($current->workshop()), $translators->current(), $openJobs($current->workshop()));
 
-        return response()->json([
-            ['url' => '/', 'title' => $nav('shed')],
-            ['url' => '/pot', 'title' => $nav('pot')],
-            ['url' => '/ahead', 'title' => $nav('ahead')],
-            ['url' => '/help', 'title' => $nav('help')],
-            ...array_map(
-                fn(OpenJob $job) => ['url' => "/jobs/{$job->id}", 'title' => (new JobWords($translator))->title($job)],
-                $openJobs($current->workshop()),
-            ),
-            ...array_merge(
-                ...array_map(
-                    fn(int $id) => [
-                        ['url' => "/chains/{$id}", 'title' => $translator->names->fullChain($id)],
-                        ['url' => "/tags/{$id}", 'title' => "{$translator->names->fullChain($id)}, {$translator->say('ui.tag.title')}"],
-                        ...$book->chain($id, $translator->nowS)->dryness->wet()
-                            ? [
-                                [
-                                    'url' => "/chains/{$id}/wet",
-                                    'title' => "{$translator->names->fullChain($id)}, {$translator->say('ui.wet.dry_title')}",
-                                ],
-                            ]
-                            : [],
-                    ],
-                    array_values($inUse),
-                ),
-            ),
-        ]);
+        return Streamed::lines(
+            (function () use ($request, $together, $wanted, $memo): Generator {
+                foreach (array_slice($wanted, max(0, $request->integer('after'))) as $one) {
+                    $page = $together->page($request, $one['url']);
+                    // Nobody waits for the last of them with what the first have worked out.
+                    $memo->keep();
+                    yield $one + ['page' => $page];
+                }
+            })(),
+        );
+    }
+
+    /**
+     * What hangs, what is next, what is under way.
+     *
+     * @param list<OpenJob> $jobs
+     *
+     * @return list<array{url: string, title: string}>
+     */
+    private static function wanted(Book $book, Translator $translator, array $jobs): array
+    {
+        $nav = fn(string $name): array => ['url' => $name === 'shed' ? '/' : "/{$name}", 'title' => $translator->say("ui.nav.{$name}")];
+        $ofChain = function (int $id) use ($book, $translator): array {
+            $name = $translator->names->fullChain($id);
+            $named = fn(string $path, string $label) => ['url' => $path, 'title' => "{$name}, {$translator->say($label)}"];
+
+            return [
+                ['url' => "/chains/{$id}", 'title' => $name],
+                $named("/tags/{$id}", 'ui.tag.title'),
+                ...$book->chain($id, $translator->nowS)->dryness->wet() ? [$named("/chains/{$id}/wet", 'ui.wet.dry_title')] : [],
+            ];
+        };
+
+        return [
+            ...array_map($nav, ['shed', 'pot', 'ahead', 'help']),
+            ...array_map(fn(OpenJob $job) => ['url' => "/jobs/{$job->id}", 'title' => (new JobWords($translator))->title($job)], $jobs),
+            ...array_merge(...array_map($ofChain, array_values(array_filter($book->chainIds, fn(int $id) => !$book->isRetired($id))))),
+        ];
     }
 
     /** Whether a person still belongs to a workshop: a device that is signed out asks before it keeps their entries any longer. */
