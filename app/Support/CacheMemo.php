@@ -12,13 +12,11 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Keeps what was worked out for a workshop from one request to the next: read at once, written at once at its end if there is more of it.
- * After an entry was made many pages ask for the same new figures at one moment: one request works them out, the others wait a while.
+ * What other code worked out is not read: a model may mean something else by the same input. After an entry was made many pages ask for the
+ * same new figures at one moment: one request works them out, the others wait a while.
  */
 final class CacheMemo implements Memo
 {
-    /** Rises when a model means something else by the same input. */
-    private const VERSION = 5;
-
     private const MOST = 400;
 
     private const DAYS = 30;
@@ -88,7 +86,7 @@ final class CacheMemo implements Memo
             $all = array_diff_key($this->known[$sort], $asked) + $others + $asked;
             // All that this request asked for: the next one asks for it again, however many chains there are.
             $newest = array_slice($all, -max(self::MOST, count($this->asked[$sort] ?? [])), null, true);
-            DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), $newest, 86400 * self::DAYS));
+            DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), [self::code(), $newest], 86400 * self::DAYS));
         }
         $this->grown = [];
         $this->turn === null || fclose($this->turn);
@@ -98,7 +96,10 @@ final class CacheMemo implements Memo
     /** @return array<string, mixed> */
     private function kept(string $sort): array
     {
-        return (array) $this->cache->get($this->name($sort), []);
+        /** @var array{string, array<string, mixed>}|null $kept */
+        $kept = $this->cache->get($this->name($sort));
+
+        return ($kept[0] ?? null) === self::code() ? $kept[1] : [];
     }
 
     /**
@@ -127,6 +128,11 @@ final class CacheMemo implements Memo
 
     private function name(string $sort): string
     {
-        return "memo {$this->workshopId} {$sort} v" . self::VERSION;
+        return "memo {$this->workshopId} {$sort}";
+    }
+
+    private static function code(): string
+    {
+        return config()->string('dripel.code');
     }
 }

@@ -40,4 +40,7 @@ it('keeps from one request to the next what was worked out, each sort of thing f
     $other->keep();
     $one->keep();
     expect($request()->of('plan of another', $make))->toBe('other');
+    // Another version of the program may come to something else by the same key.
+    config(['dripel.code' => 'another']);
+    expect($request()->of('plan of another', fn() => 'anew'))->toBe('anew');
 });
