@@ -7,6 +7,7 @@ namespace Tests\Faults;
 use PDO;
 use RuntimeException;
 use Symfony\Component\Process\Process;
+use Tests\DatabaseFile;
 
 /** An installation of its own in a folder, with the demo in it. */
 final class Machine
@@ -36,9 +37,7 @@ final class Machine
     public static function withDemo(): self
     {
         $machine = new self(sys_get_temp_dir() . '/dripel-faults-' . bin2hex(random_bytes(5)));
-        touch($machine->database);
-        $machine->artisan(['dripel:migrate']);
-        $machine->artisan(['dripel:demo', '--today=2026-11-25T12:20:00+01:00']);
+        copy(DatabaseFile::withDemo(), $machine->database);
 
         return $machine;
     }

@@ -133,6 +133,15 @@ final class Chromium
         ]);
     }
 
+    /** A script that is there before anything of each page, from the next one on. */
+    public function bring(string $script): void
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
+            'params' => ['source' => $script],
+        ]);
+    }
+
     public function stop(): void
     {
         $this->driver->quit();

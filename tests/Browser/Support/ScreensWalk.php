@@ -83,6 +83,7 @@ final class ScreensWalk
         $driver->manage()->timeouts()->setScriptTimeout(30);
         $chromium->prefer($scheme);
         $chromium->size($width, 800);
+        $chromium->bring(Page::axeScript());
         // All of it is walked before it is told.
         $found = [];
         $clean = function (Page $page, string $what) use ($driver, $chromium, $width, &$found): void {

@@ -7,13 +7,11 @@ namespace Tests\Browser\Support;
 use PDO;
 use RuntimeException;
 use Symfony\Component\Process\Process;
+use Tests\DatabaseFile;
 
 /** Dripel served for a browser, on a database of its own, with its clock at an instant. */
 final class Server
 {
-    /** @var array<string, string> paths by the end of the demo */
-    private static array $templates = [];
-
     private function __construct(
         private Process $process,
         /** @var non-empty-string */
@@ -156,27 +154,17 @@ final class Server
         rmdir($this->folder);
     }
 
-    /**
-     * The demo is written once for all tests of one run that want the same, and copied.
-     *
-     * @param array<string, string> $env
-     */
+    /** @param array<string, string> $env */
     private static function prepare(string $root, array $env, ?string $demoEnds): void
     {
-        self::$templates[$demoEnds ?? ''] ??= (function () use ($root, $env, $demoEnds): string {
-            $template = (string) tempnam(sys_get_temp_dir(), 'dripel-template');
-            register_shutdown_function(fn() => array_map(unlink(...), glob("{$template}*") ?: []));
-            self::onServer() && self::server('postgres')->exec('create database "' . basename($template) . '"');
-            $env = ['DB_DATABASE' => $template, 'DB_NAME' => basename($template)] + $env;
-            self::artisan($root, $env, 'migrate', '--force');
-            $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");
+        if (!self::onServer()) {
+            copy($demoEnds === null ? DatabaseFile::empty() : DatabaseFile::withDemo($demoEnds), $env['DB_DATABASE']);
 
-            return $template;
-        })();
-        $template = self::$templates[$demoEnds ?? ''];
-        self::onServer()
-            ? self::server('postgres')->exec("create database \"{$env['DB_NAME']}\" template \"" . basename($template) . '"')
-            : copy($template, $env['DB_DATABASE']);
+            return;
+        }
+        self::server('postgres')->exec("create database \"{$env['DB_NAME']}\"");
+        self::artisan($root, $env, 'migrate', '--force');
+        $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");
     }
 
     /** @param array<string, string> $env */

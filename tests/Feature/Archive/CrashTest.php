@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Archive\Backups;
 use Symfony\Component\Process\Process;
+use Tests\DatabaseFile;
 
 beforeEach(function (): void {
     $this->folder = sys_get_temp_dir() . '/dripel-crash-' . bin2hex(random_bytes(5));
@@ -45,8 +46,7 @@ beforeEach(function (): void {
 afterEach(fn() => (new Process(['rm', '-rf', $this->folder]))->run());
 
 it('keeps what was acknowledged and nothing half when the machine dies during an action or an import', function (): void {
-    ($this->php)('artisan', 'dripel:migrate');
-    ($this->php)('artisan', 'dripel:demo', '--today=2026-11-25T12:20:00+01:00');
+    copy(DatabaseFile::withDemo(), $this->file);
     $rides = ($this->count)('select count(*) from rides');
     ($this->kill)('action', 'insert into "noises"', '1');
     ($this->whole)();
@@ -171,8 +171,7 @@ it('backs up a database in use, consistently, lets the oldest go, and puts it ba
 });
 
 it('restores a database that is damaged, cut or gone, and keeps what was there', function (Closure $damage, bool $kept): void {
-    ($this->php)('artisan', 'dripel:migrate');
-    ($this->php)('artisan', 'dripel:demo', '--today=2026-11-25T12:20:00+01:00');
+    copy(DatabaseFile::withDemo(), $this->file);
     $rides = ($this->count)('select count(*) from rides');
     $backup = trim(($this->php)('artisan', 'dripel:backup'));
     $damage($this->file);
@@ -216,8 +215,7 @@ it('restores a database that is damaged, cut or gone, and keeps what was there',
 ]);
 
 it('keeps revoked what was revoked since the backup: sign-ins, tokens, calendars, people, passwords', function (): void {
-    ($this->php)('artisan', 'dripel:migrate');
-    ($this->php)('artisan', 'dripel:demo', '--today=2026-11-25T12:20:00+01:00');
+    copy(DatabaseFile::withDemo(), $this->file);
     $db = new PDO("sqlite:{$this->file}");
     $db->exec("insert into users (id, name, email, password, workshop_id) values (7, 'Guest', 'guest@test.example', 'old', 1);
         insert into memberships (workshop_id, user_id, role, calendar_hash) values (1, 7, 'member', 'theirs');

@@ -18,12 +18,17 @@ const ruler = ref<HTMLElement | null>(null)
 const width = useWidth(ruler)
 const fits = (text: string, share: number) => (share / 100) * width.value > 7.2 * text.length + 14
 const now = computed(() => (props.axis.now === null ? null : Math.min(100, Math.max(0, at(props.axis.now)))))
+// A time that would lie half under that of now is left out; its line stays.
+const NEAR_PX = 54
+const named = computed(() =>
+  props.axis.marks.filter((mark) => now.value === null || (Math.abs(at(mark.at) - now.value) / 100) * width.value > NEAR_PX),
+)
 </script>
 
 <template>
   <div class="time" role="group" :aria-label="t('job.lanes')" data-test="lanes">
     <div ref="ruler" class="ruler" aria-hidden="true">
-      <span v-for="mark in axis.marks" :key="mark.at" :style="{ left: `${at(mark.at)}%` }">{{ mark.text }}</span>
+      <span v-for="mark in named" :key="mark.at" :style="{ left: `${at(mark.at)}%` }">{{ mark.text }}</span>
       <b v-if="now !== null" :style="{ left: `${now}%` }">{{ axis.nowText }}</b>
     </div>
     <ol>
