@@ -12,6 +12,9 @@ use Tests\DatabaseFile;
 /** Dripel served for a browser, on a database of its own, with its clock at an instant. */
 final class Server
 {
+    /** @var array<string, true> those of a database server, to be copied; of SQLite see DatabaseFile */
+    private static array $templates = [];
+
     private function __construct(
         private Process $process,
         /** @var non-empty-string */
@@ -162,9 +165,15 @@ final class Server
 
             return;
         }
-        self::server('postgres')->exec("create database \"{$env['DB_NAME']}\"");
-        self::artisan($root, $env, 'migrate', '--force');
-        $demoEnds === null || self::artisan($root, $env, 'dripel:demo', "--today={$demoEnds}");
+        $template = 'template_' . getmypid() . '_' . md5((string) $demoEnds);
+        if (!isset(self::$templates[$template])) {
+            self::$templates[$template] = true;
+            self::server('postgres')->exec("create database {$template}");
+            $own = ['DB_NAME' => $template] + $env;
+            self::artisan($root, $own, 'migrate', '--force');
+            $demoEnds === null || self::artisan($root, $own, 'dripel:demo', "--today={$demoEnds}");
+        }
+        self::server('postgres')->exec("create database \"{$env['DB_NAME']}\" template {$template}");
     }
 
     /** @param array<string, string> $env */
