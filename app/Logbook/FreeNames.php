@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Exceptions\NotPossible;
+use App\Models\Bike;
 use App\Models\Bottle;
 use App\Models\Instrument;
 use App\Models\Jar;
@@ -17,83 +18,30 @@ final readonly class FreeNames
 {
     public function __construct(private ReadBook $readBook) {}
 
-    /** Refused with NotPossible at `name`. */
-    public function expectBike(Workshop $workshop, string $name, ?int $exceptId = null): void
+    /**
+     * Refused with NotPossible at `name` where another one that is in use is called so, in small letters or large.
+     *
+     * @param class-string<Bike|Jar|Pot|Instrument|Bottle> $kind
+     */
+    public function expect(Workshop $workshop, string $kind, string $name, ?int $exceptId = null): void
     {
-        $book = $this->readBook->withoutRides($workshop);
-        foreach ($book->bikeIds as $id) {
-            if ($id !== $exceptId && mb_strtolower($book->settings->text(SettingKey::BikeName, $id)) === mb_strtolower($name)) {
-                throw new NotPossible('name', 'name_taken', ['name' => $name]);
-            }
+        [$key, $taken] = match ($kind) {
+            Bike::class => [SettingKey::BikeName, 'name_taken'],
+            Jar::class => [SettingKey::JarName, 'jar_name_taken'],
+            Pot::class => [SettingKey::PotName, 'pot_name_taken'],
+            Instrument::class => [SettingKey::InstrumentName, 'instrument_name_taken'],
+            Bottle::class => [SettingKey::BottleName, 'bottle_name_taken'],
+        };
+        $settings = $this->readBook->settings($workshop);
+        $ids = $kind
+            ::query()
+            ->in($workshop)
+            ->live()
+            ->whereKeyNot($exceptId ?? 0)
+            ->pluck('id');
+        foreach ($ids as $id) {
+            mb_strtolower($settings->text($key, $id)) === mb_strtolower($name) && throw new NotPossible('name', $taken, ['name' => $name]);
         }
-    }
-
-    /** Refused with NotPossible at `name`. */
-    public function expectJar(Workshop $workshop, string $name, ?int $exceptId = null): void
-    {
-        $this->expect(
-            $workshop,
-            SettingKey::JarName,
-            Jar::query()
-                ->in($workshop)
-                ->live()
-                ->whereKeyNot($exceptId ?? 0)
-                ->pluck('id')
-                ->all(),
-            $name,
-            'jar_name_taken',
-        );
-    }
-
-    /** Refused with NotPossible at `name`. */
-    public function expectPot(Workshop $workshop, string $name, ?int $exceptId = null): void
-    {
-        $this->expect(
-            $workshop,
-            SettingKey::PotName,
-            Pot::query()
-                ->in($workshop)
-                ->live()
-                ->whereKeyNot($exceptId ?? 0)
-                ->pluck('id')
-                ->all(),
-            $name,
-            'pot_name_taken',
-        );
-    }
-
-    /** Refused with NotPossible at `name`. */
-    public function expectInstrument(Workshop $workshop, string $name, ?int $exceptId): void
-    {
-        $this->expect(
-            $workshop,
-            SettingKey::InstrumentName,
-            Instrument::query()
-                ->in($workshop)
-                ->live()
-                ->whereKeyNot($exceptId ?? 0)
-                ->pluck('id')
-                ->all(),
-            $name,
-            'instrument_name_taken',
-        );
-    }
-
-    /** Refused with NotPossible at `name`. */
-    public function expectBottle(Workshop $workshop, string $name, ?int $exceptId): void
-    {
-        $this->expect(
-            $workshop,
-            SettingKey::BottleName,
-            Bottle::query()
-                ->in($workshop)
-                ->live()
-                ->whereKeyNot($exceptId ?? 0)
-                ->pluck('id')
-                ->all(),
-            $name,
-            'bottle_name_taken',
-        );
     }
 
     /** Refused with NotPossible at `label`. Letters of retired chains are free again. */
@@ -109,15 +57,6 @@ final readonly class FreeNames
             ) {
                 throw new NotPossible('label', 'label_taken', ['label' => $label]);
             }
-        }
-    }
-
-    /** @param array<int> $ids of the live ones */
-    private function expect(Workshop $workshop, SettingKey $key, array $ids, string $name, string $taken): void
-    {
-        $settings = $this->readBook->settings($workshop);
-        foreach ($ids as $id) {
-            mb_strtolower($settings->text($key, $id)) === mb_strtolower($name) && throw new NotPossible('name', $taken, ['name' => $name]);
         }
     }
 }

@@ -11,9 +11,9 @@ use Dripel\Core\HowRight\PromiseGrade;
 use Dripel\Core\HowRight\PromiseKind;
 use Dripel\Core\HowRight\ProposedMargin;
 use Dripel\Core\HowRight\ReplayedYear;
-use Dripel\Core\HowRight\ReplayPolicy;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\DeclinedFactors;
+use Dripel\Core\Interval\IntervalSchool;
 use Dripel\Core\Interval\LearnedCondition;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Recorded;
@@ -279,8 +279,8 @@ final readonly class HowRightWords
     public function policy(string $name): string
     {
         return $this->say("replay.{$name}", [
-            'short' => $this->translator->quantities->distance(ReplayPolicy::SHORT_KM),
-            'long' => $this->translator->quantities->distance(ReplayPolicy::LONG_KM),
+            'short' => $this->translator->quantities->distance(IntervalSchool::Short->km()),
+            'long' => $this->translator->quantities->distance(IntervalSchool::Long->km()),
         ]);
     }
 

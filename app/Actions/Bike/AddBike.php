@@ -24,7 +24,7 @@ final readonly class AddBike
     {
         return $this->ledger->record($by, ActionKind::AddBike, function (Draft $draft) use ($settings): About {
             $name = $settings[SettingKey::BikeName->value];
-            $this->freeNames->expectBike($draft->workshop, is_string($name) ? $name : '');
+            $this->freeNames->expect($draft->workshop, Bike::class, is_string($name) ? $name : '');
             $bike = $draft->create(Bike::class);
             foreach ($settings as $key => $value) {
                 $draft->set(SettingKey::from($key), $value, 0, bikeId: $bike->id);

@@ -36,7 +36,7 @@ final readonly class KeepBottle
     {
         return $this->ledger->record($by, ActionKind::KeepBottle, function (Draft $draft) use ($by, $bottle, $settings, $leftMl): About {
             $name = (string) $settings[SettingKey::BottleName->value];
-            $this->freeNames->expectBottle($by->workshop, $name, $bottle?->id);
+            $this->freeNames->expect($by->workshop, Bottle::class, $name, $bottle?->id);
             $row = $bottle ?? $draft->create(Bottle::class, ['kind' => Bottle::KIND]);
             $draft->describe($this->readBook->settings($by->workshop), $row->id, $settings);
             $leftMl === null || $draft->set(SettingKey::BottleLeftMl, $leftMl, $this->clock->unixS(), chainId: $row->id);

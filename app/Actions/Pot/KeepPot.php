@@ -37,7 +37,7 @@ final readonly class KeepPot
         return $this->ledger->record($by, $kind, function (Draft $draft) use ($by, $pot, $settings): About {
             $before = $this->readBook->settings($by->workshop);
             $name = $settings[SettingKey::PotName->value] ?? null;
-            $name === null || $this->freeNames->expectPot($by->workshop, (string) $name, $pot?->id);
+            $name === null || $this->freeNames->expect($by->workshop, Pot::class, (string) $name, $pot?->id);
             $gone = ($settings[SettingKey::PotGone->value] ?? 0) === 1;
             $pot !== null && $gone && $this->expectIdle($by->workshop, $pot);
             $row = $pot ?? $draft->create(Pot::class, ['kind' => Pot::KIND]);

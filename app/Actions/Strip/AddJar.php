@@ -28,7 +28,7 @@ final readonly class AddJar
     public function __invoke(ActionContext $by, string $name, JarRole $role, Moment $at, ?CoreEntry $filled): Action
     {
         return $this->ledger->record($by, ActionKind::AddJar, function (Draft $draft) use ($by, $name, $role, $at, $filled): About {
-            $this->freeNames->expectJar($by->workshop, $name);
+            $this->freeNames->expect($by->workshop, Jar::class, $name);
             $jar = $draft->create(Jar::class, ['kind' => Jar::KIND]);
             $draft->set(SettingKey::JarName, $name, 0, chainId: $jar->id);
             $draft->set(SettingKey::JarRole, $role->value, 0, chainId: $jar->id);

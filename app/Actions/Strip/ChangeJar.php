@@ -34,7 +34,7 @@ final readonly class ChangeJar
     public function __invoke(ActionContext $by, Jar $jar, string $name, JarRole $role, bool $gone): Action
     {
         return $this->ledger->record($by, ActionKind::ChangeJar, function (Draft $draft) use ($by, $jar, $name, $role, $gone): About {
-            $this->freeNames->expectJar($by->workshop, $name, $jar->id);
+            $this->freeNames->expect($by->workshop, Jar::class, $name, $jar->id);
             if ($gone) {
                 in_array($jar->id, $this->openJobs->busyJars($by->workshop), true) && throw new NotPossible('gone', 'jar_in_job');
                 (($this->readJars)($by->workshop)[$jar->id]->volumeMl ?? 0.0) > 0.0 && throw new NotPossible('gone', 'jar_full');

@@ -31,7 +31,7 @@ final readonly class KeepInstrument
             $facts,
             $gone,
         ): About {
-            $this->freeNames->expectInstrument($by->workshop, $name, $instrument?->id);
+            $this->freeNames->expect($by->workshop, Instrument::class, $name, $instrument?->id);
             $row = $instrument ?? $draft->create(Instrument::class, ['kind' => Instrument::KIND]);
             $draft->describe($this->readBook->settings($by->workshop), $row->id, [
                 SettingKey::InstrumentName->value => $name,

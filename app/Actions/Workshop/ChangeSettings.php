@@ -82,7 +82,7 @@ final readonly class ChangeSettings
     private function expectFree(ActionContext $by, Bike|Chain|null $subject, array $settings): void
     {
         if ($subject instanceof Bike && isset($settings[SettingKey::BikeName->value])) {
-            $this->freeNames->expectBike($by->workshop, self::text($settings[SettingKey::BikeName->value]), $subject->id);
+            $this->freeNames->expect($by->workshop, Bike::class, self::text($settings[SettingKey::BikeName->value]), $subject->id);
         }
         if ($subject instanceof Chain && isset($settings[SettingKey::ChainLabel->value], $settings[SettingKey::ChainHome->value])) {
             $this->freeNames->expectChain(

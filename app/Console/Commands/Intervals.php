@@ -10,6 +10,7 @@ use App\Plan\ReadYears;
 use App\Support\AppClock;
 use App\Text\Translator;
 use Dripel\Core\Interval\IntervalEconomy;
+use Dripel\Core\Interval\IntervalSchool;
 use Dripel\Core\Plan\SimulatedBike;
 use Dripel\Core\Plan\SimulatedPolicy;
 use Dripel\Core\Plan\SimulatedWeek;
@@ -19,8 +20,6 @@ use Illuminate\Console\Command;
 final class Intervals extends Command
 {
     private const YEARS = 5;
-
-    private const SCHOOLS_KM = ['short' => 200.0, 'middle' => 300.0, 'long' => 400.0];
 
     protected $signature = 'dripel:intervals {bike=Heron} {--hour=0 : what an hour of work is worth}';
 
@@ -52,12 +51,12 @@ final class Intervals extends Command
             '| school | re-wax at | ridden | chain life | chains | cassettes | pot days | top-ups | hours | wax | money | per 1,000 km |',
         );
         $this->line('|---|---|---|---|---|---|---|---|---|---|---|---|');
-        foreach (self::SCHOOLS_KM as $school => $km) {
-            $found = $years->only((int) $bike->id)->ridden(new SimulatedPolicy($km), self::YEARS);
+        foreach (IntervalSchool::cases() as $school) {
+            $found = $years->only((int) $bike->id)->ridden(new SimulatedPolicy($school->km()), self::YEARS);
             $count = fn(callable $what): string => $q->number($found->sum($what));
             $this->row([
-                $school,
-                $q->distance($km),
+                $school->value,
+                $q->distance($school->km()),
                 $q->distance($found->km()),
                 $found->chainLifeKm() === null ? '–' : $q->distance($found->chainLifeKm()),
                 $count(fn(SimulatedWeek $week) => $week->bought),

@@ -27,6 +27,7 @@ use DateTimeZone;
 use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
+use Dripel\Core\Interval\IntervalSchool;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
@@ -105,9 +106,6 @@ use Locale;
  */
 final readonly class SettingsProps
 {
-    /** The schools of re-waxing, in km. Common practice. */
-    private const INTERVALS = ['short' => 200.0, 'middle' => 300.0, 'long' => 400.0];
-
     /** A backup of each night is late after so many seconds: a machine may be off for a night. */
     private const BACKUP_OLD_S = 172_800;
 
@@ -259,13 +257,14 @@ final readonly class SettingsProps
                     ...array_column(WeatherKind::cases(), 'value'),
                 ]),
                 'intervals' => array_map(
-                    fn(string $name, float $km) => [
-                        'value' => (string) round($translator->quantities->units->fromKm($km)),
-                        'title' => $translator->say("schools.intervals.{$name}.name", ['km' => $translator->quantities->distance($km)]),
-                        'reason' => $translator->say("schools.intervals.{$name}.reason"),
+                    fn(IntervalSchool $school) => [
+                        'value' => (string) round($translator->quantities->units->fromKm($school->km())),
+                        'title' => $translator->say("schools.intervals.{$school->value}.name", [
+                            'km' => $translator->quantities->distance($school->km()),
+                        ]),
+                        'reason' => $translator->say("schools.intervals.{$school->value}.reason"),
                     ],
-                    array_keys(self::INTERVALS),
-                    self::INTERVALS,
+                    IntervalSchool::cases(),
                 ),
             ],
             'rain' => $this->rain($workshop, $translator),

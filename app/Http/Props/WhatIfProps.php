@@ -13,6 +13,7 @@ use App\Text\Translator;
 use Dripel\Core\Interval\EconomyRow;
 use Dripel\Core\Interval\IntervalEconomy;
 use Dripel\Core\Interval\IntervalEconomyResult;
+use Dripel\Core\Interval\IntervalSchool;
 use Dripel\Core\Interval\LearnedByEar;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Plan\Rotation;
@@ -92,10 +93,21 @@ final readonly class WhatIfProps
         ];
         $now = 10.0 * round($units->fromKm(WorkshopYears::intervalKm($this->book, $this->translator->nowS)) / 10.0);
         // What one does now goes first: the others are held against it.
-        $others = array_slice(array_filter([200.0, 300.0, 400.0], fn(float $km) => abs($units->fromKm($km) - $now) > 0.05 * $now), 0, 2);
+        $others = array_slice(
+            array_filter(
+                array_map(fn(IntervalSchool $school) => $school->km(), IntervalSchool::cases()),
+                fn(float $km) => abs($units->fromKm($km) - $now) > 0.05 * $now,
+            ),
+            0,
+            2,
+        );
 
         return [
-            'policies' => [$row($units->toKm($now)), ...array_map(fn(float $km) => $row($km), $others), $row(200.0, 'even', true)],
+            'policies' => [
+                $row($units->toKm($now)),
+                ...array_map(fn(float $km) => $row($km), $others),
+                $row(IntervalSchool::Short->km(), 'even', true),
+            ],
             'intervals' => $this->intervals(),
             'most' => WhatIfRequest::MOST,
             'rotations' => array_map(
@@ -119,9 +131,8 @@ final readonly class WhatIfProps
             'title' => $title,
         ];
         $found = array_map(
-            fn(float $km, string $school) => $choice($km, $this->translator->say("ui.what_if.school.{$school}")),
-            [200.0, 300.0, 400.0],
-            ['short', 'middle', 'long'],
+            fn(IntervalSchool $school) => $choice($school->km(), $this->translator->say("ui.what_if.school.{$school->value}")),
+            IntervalSchool::cases(),
         );
         foreach ($this->book->bikeIds as $id) {
             $learned = LearnedByEar::of($this->book, $id, $this->translator->nowS);

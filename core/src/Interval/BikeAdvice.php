@@ -12,9 +12,6 @@ use Dripel\Core\Wear\WorkshopWear;
 /** What interval a bike is advised, from how its own chains wear and when they get loud. km. */
 final readonly class BikeAdvice
 {
-    /** The long school: nobody rides further on purpose. Common practice. */
-    public const CAP_KM = 400.0;
-
     /** More often nobody heats a pot: house rule. */
     public const FLOOR_KM = 100.0;
 
@@ -39,7 +36,7 @@ final readonly class BikeAdvice
             return null;
         }
         $input = new IntervalAdviseInput(
-            self::CAP_KM,
+            IntervalSchool::Long->km(),
             $learned?->result->intervalKm,
             $wear->enough ? $targetLifeKm ?? self::usualLifeKm($curve) : null,
             1.0 / $wear->factor(),
