@@ -31,6 +31,8 @@ it('fills in every blank of what serves it, with the limits that the screens pro
         ->toContain('server_name bikes.example;')
         ->toContain('root /srv/d/public;')
         ->toContain('client_max_body_size ' . $mb + 2 . 'm;')
+        // What comes line by line is compressed as well (App\Http\Streamed).
+        ->toMatch('~gzip_types [^;]*application/x-ndjson~')
         ->and($file('php-fpm.conf'))
         ->toContain("upload_max_filesize] = {$mb}M")
         ->toContain('pm.max_children = 6')
