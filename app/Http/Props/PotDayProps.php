@@ -89,7 +89,7 @@ use Dripel\Core\Riders\RiderShare;
  *     first: bool,
  *     waxed: bool,
  *     rinse: value-of<RinseSchool>,
- *     refusal: array{code: value-of<PotRefusal>, text: string}|null,
+ *     refusal: array{code: value-of<PotRefusal>, text: string, remedy: 'measure'|'strip'|null}|null,
  *     proposed: bool,
  * }
  * @phpstan-type PotChoice array{id: int, name: string, empty: bool, about: string, target: string, limit: string}
@@ -460,6 +460,11 @@ final readonly class PotDayProps
                     : [
                         'code' => $refusal->value,
                         'text' => $translator->say("errors.pot_day.{$refusal->value}", ['chain' => $translator->names->fullChain($id)]),
+                        'remedy' => match ($refusal) {
+                            PotRefusal::Measure, PotRefusal::NeverMeasured => 'measure',
+                            PotRefusal::Greased, PotRefusal::Oiled => 'strip',
+                            PotRefusal::Worn, PotRefusal::Retired => null,
+                        },
                     ],
             'proposed' => $planned && $refusal === null,
         ];

@@ -16,8 +16,10 @@ enum PotRefusal: string
     case Retired = 'retired';
     /** Past its limit: not worth the wax, and it eats the sprockets. */
     case Worn = 'worn';
-    /** It may well be worn, and was ridden since it was measured. */
+    /** It was near its limit, and was ridden since it was measured. */
     case Measure = 'measure';
+    /** Ridden far, and nobody ever measured it. */
+    case NeverMeasured = 'never_measured';
     /** Wax does not stick to storage grease. */
     case Greased = 'greased';
     /** Oil got on it: no wax holds. */
@@ -34,7 +36,7 @@ enum PotRefusal: string
         return match (true) {
             $chain->retired() => self::Retired,
             $chain->wear->pastLimit => self::Worn,
-            self::unmeasured($chain) && self::nearLimit($chain) => self::Measure,
+            self::unmeasured($chain) => self::maybeWorn($chain) ?? self::greasy($chain, $settings),
             default => self::greasy($chain, $settings),
         };
     }
@@ -57,10 +59,14 @@ enum PotRefusal: string
         return $chain->km->km - ($chain->wear->atKm->km ?? 0.0) >= 1.0;
     }
 
-    private static function nearLimit(ChainState $chain): bool
+    private static function maybeWorn(ChainState $chain): ?self
     {
-        $sincePct = $chain->wear->result === null ? null : $chain->wear->result->valuePct ?? ($chain->wear->result->lowerPct ?? 0.0);
+        $last = $chain->wear->result;
 
-        return $sincePct === null ? $chain->km->km >= self::UNMEASURED_KM : $sincePct >= self::NEAR_LIMIT * $chain->terms->limitPct;
+        return match (true) {
+            $last === null => $chain->km->km >= self::UNMEASURED_KM ? self::NeverMeasured : null,
+            ($last->valuePct ?? ($last->lowerPct ?? 0.0)) >= self::NEAR_LIMIT * $chain->terms->limitPct => self::Measure,
+            default => null,
+        };
     }
 }

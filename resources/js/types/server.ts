@@ -34,7 +34,7 @@ export type NextPart = 'now' | 'bench' | 'any_day'
 
 export type PartKind = 'cassette' | 'ring' | 'jockey_wheels' | 'quick_link'
 
-export type PotRefusal = 'retired' | 'worn' | 'measure' | 'greased' | 'oiled'
+export type PotRefusal = 'retired' | 'worn' | 'measure' | 'never_measured' | 'greased' | 'oiled'
 
 export type PromiseKind = 'good_until' | 'wear' | 'week' | 'plan' | 'ear' | 'heat' | 'bath' | 'bottle'
 
@@ -1238,7 +1238,7 @@ export interface PotDayChain {
   first: boolean
   waxed: boolean
   rinse: RinseSchool
-  refusal: { code: PotRefusal; text: string } | null
+  refusal: { code: PotRefusal; text: string; remedy: 'measure' | 'strip' | null } | null
   proposed: boolean
 }
 

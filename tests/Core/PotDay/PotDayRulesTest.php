@@ -70,7 +70,7 @@ it('puts no chain on a pot day that is worn, may be and was not measured, retire
     expect(PotRefusal::of($book->chain(1, POT_DAY_NOW), $book->settings))->toBe($refusal);
 })->with([
     'ridden a little, never measured' => fn() => [ridden(300, null), null],
-    'ridden far, never measured' => fn() => [ridden(2000, null), PotRefusal::Measure],
+    'ridden far, never measured' => fn() => [ridden(2000, null), PotRefusal::NeverMeasured],
     'measured far from its limit, ridden since' => fn() => [ridden(2500, 0.2, 500), null],
     // 80 % of 0.5 is 0.4.
     'measured near its limit, ridden since' => fn() => [ridden(2500, 0.4, 50), PotRefusal::Measure],

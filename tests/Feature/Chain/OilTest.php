@@ -41,7 +41,9 @@ it('waxes nothing over oil, hot or drip, led or done already, until it is stripp
         '/drip/plan',
         ['chain_id' => $this->a->id, 'place' => 'in_box', 'coats' => 1, 'excess' => 'wipe'] + Bench::form(0),
     )->assertJsonValidationErrors(['chain' => 'Strip it first']);
-    expect($this->get('/pot-day')->inertiaProps('chains.0.refusal.text'))->toContain('Oil got on Heron A');
+    expect($this->get('/pot-day')->inertiaProps('chains.0.refusal'))
+        ->toMatchArray(['remedy' => 'strip'])
+        ->text->toContain('Oil got on Heron A');
     foreach ([$this->a, $this->b] as $chain) {
         ($this->does)('/dips', 2, ['chains' => [$chain->id], 'dry' => true])->assertSessionHasErrors('stripped');
         ($this->does)("/chains/{$chain->id}/topups", 2, ['distance' => 200])->assertSessionHasErrors('stripped');

@@ -52,14 +52,14 @@ const phone = usePhone()
         :rinses="rinses" />
     </details>
     <p v-if="problem" class="ember" role="alert" data-test="chains-problem">{{ problem }}</p>
-    <details v-if="refused.length" :open="!phone && refused.some((chain) => chain.refusal?.code === 'measure')">
+    <details v-if="refused.length" :open="!phone && refused.some((chain) => chain.refusal?.remedy === 'measure')">
       <summary>{{ t('pot_day.show_refused') }}</summary>
       <p v-for="chain in refused" :key="chain.id" class="small refused" :data-test="`refused-${chain.name}`">
         {{ chain.refusal?.text }}
-        <button v-if="chain.refusal?.code === 'measure'" type="button" class="as-link" @click="emit('measure', chain)">
+        <button v-if="chain.refusal?.remedy === 'measure'" type="button" class="as-link" @click="emit('measure', chain)">
           {{ t('pot_day.measure') }}
         </button>
-        <Link v-if="chain.refusal?.code === 'greased'" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
+        <Link v-if="chain.refusal?.remedy === 'strip'" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
       </p>
     </details>
   </fieldset>
