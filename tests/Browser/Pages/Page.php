@@ -348,6 +348,23 @@ class Page
         );
     }
 
+    /** @return list<string> buttons whose words do not stand in their middle: a page's own style got hold of them */
+    public function offCentre(): array
+    {
+        return $this->driver->executeScript(
+            <<<'JS'
+            return [...document.querySelectorAll('.push > .words')]
+                .filter((words) => words.checkVisibility())
+                .filter((words) => {
+                    const [own, all] = [words.getBoundingClientRect(), words.parentElement.getBoundingClientRect()]
+                    return Math.abs(own.top + own.height / 2 - all.top - all.height / 2) > 2
+                })
+                .map((words) => `${words.innerText} is not in the middle of its button`)
+            JS
+            ,
+        );
+    }
+
     /** Whether what the page is for can be pressed with a thumb, without scrolling: in the lower half of the screen. */
     public function primaryWithinReach(): bool
     {

@@ -98,6 +98,7 @@ final class ScreensWalk
                     ...$page->axe(),
                     ...$page->codeNames(),
                     ...$chromium->violations(),
+                    ...$page->offCentre(),
                     ...$page->scrollsSideways() ? ['scrolls sideways'] : [],
                     ...$long ? ['longer than 2400 px'] : [],
                 ]),

@@ -69,7 +69,7 @@ useKeys({
       </div>
       <NotCounted :chain="chain.id" />
       <div class="top">
-        <div class="main">
+        <div class="so-far">
           <section class="state" :aria-label="chain.name">
             <p v-if="chain.waxed" class="left">
               <template v-if="!chain.unsure"
@@ -263,7 +263,7 @@ dd {
   font-weight: 620;
   text-align: right;
 }
-.main {
+.so-far {
   display: grid;
   gap: 18px;
   align-content: start;
