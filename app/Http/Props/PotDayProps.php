@@ -33,6 +33,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Next\OpenJob;
+use Dripel\Core\Next\Verb;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Pot\PotFacts;
@@ -89,7 +90,7 @@ use Dripel\Core\Riders\RiderShare;
  *     first: bool,
  *     waxed: bool,
  *     rinse: value-of<RinseSchool>,
- *     refusal: array{code: value-of<PotRefusal>, text: string, remedy: 'measure'|'strip'|null}|null,
+ *     refusal: array{code: value-of<PotRefusal>, text: string, remedy: value-of<Verb>|null}|null,
  *     proposed: bool,
  * }
  * @phpstan-type PotChoice array{id: int, name: string, empty: bool, about: string, target: string, limit: string}
@@ -460,11 +461,7 @@ final readonly class PotDayProps
                     : [
                         'code' => $refusal->value,
                         'text' => $translator->say("errors.pot_day.{$refusal->value}", ['chain' => $translator->names->fullChain($id)]),
-                        'remedy' => match ($refusal) {
-                            PotRefusal::Measure, PotRefusal::NeverMeasured => 'measure',
-                            PotRefusal::Greased, PotRefusal::Oiled => 'strip',
-                            PotRefusal::Worn, PotRefusal::Retired => null,
-                        },
+                        'remedy' => $refusal->remedy()?->value,
                     ],
             'proposed' => $planned && $refusal === null,
         ];

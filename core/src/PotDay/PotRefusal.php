@@ -8,6 +8,7 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
+use Dripel\Core\Next\Verb;
 use Dripel\Core\Strip\Load;
 
 /** Why a chain is not put on a pot day. */
@@ -50,6 +51,16 @@ enum PotRefusal: string
                 Load::tryFrom($settings->text(SettingKey::ChainLoad, $chain->chainId)) !== Load::FactoryWaxed
                 => self::Greased,
             default => null,
+        };
+    }
+
+    /** What is done first, so that it may go in; null: it never does again. */
+    public function remedy(): ?Verb
+    {
+        return match ($this) {
+            self::Measure, self::NeverMeasured => Verb::Measure,
+            self::Greased, self::Oiled => Verb::Strip,
+            self::Worn, self::Retired => null,
         };
     }
 

@@ -47,9 +47,9 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 /** The last state that was fetched ahead: for whom, at which revision, on which day. */
 const FETCHED = 'dripel.kept'
 
-/** The state that is being fetched, or that cannot be; and how many of its pages have come: those are not asked for again. */
+/** The state that is being fetched, or that cannot be; and which of its pages came last: it goes on behind it. */
 let fetching: { state: string; stop: AbortController } | null = null
-let come = { state: '', pages: 0 }
+let come = { state: '', last: '' }
 
 /**
  * Fetches what is to open without the machine, once for each state of the workshop and in one question; a newer state begins anew.
@@ -62,7 +62,7 @@ export async function fetchAhead(page: Page): Promise<void> {
   if (fetching?.state === state || localStorage.getItem(FETCHED) === state) return
   fetching?.stop.abort()
   const mine = (fetching = { state, stop: new AbortController() })
-  if (come.state !== state) come = { state, pages: 0 }
+  if (come.state !== state) come = { state, last: '' }
   const came = await fetchAll(page.version, come, mine.stop.signal)
   if (mine !== fetching) return
   if (came === 'all') localStorage.setItem(FETCHED, state)
@@ -74,7 +74,7 @@ export async function forgetPages(): Promise<void> {
   forgotten++
   fetching?.stop.abort()
   fetching = null
-  come = { state: '', pages: 0 }
+  come = { state: '', last: '' }
   localStorage.removeItem(FETCHED)
   await (await device()).clear('pages')
 }
@@ -87,22 +87,22 @@ interface Ahead {
 }
 
 /** Whether all of them came, but for those that the machine cannot make; or may come later; or not, as long as this state is shown. */
-async function fetchAll(version: string | null, come: { pages: number }, stop: AbortSignal): Promise<'all' | 'later' | 'never'> {
+async function fetchAll(version: string | null, come: { last: string }, stop: AbortSignal): Promise<'all' | 'later' | 'never'> {
   // A browser that keeps nothing fetches nothing.
   await device()
   // Whoever is on the way to another page is not held up.
   await pause(SETTLED_MS)
-  const before = come.pages
+  const before = come.last
   const kept: Promise<void>[] = []
-  const take = ({ title, page }: Ahead) => {
+  const take = ({ url, title, page }: Ahead) => {
     if (stop.aborted) return
-    come.pages++
+    come.last = url
     // The scripts that are here show no page of another version.
     if (page?.version === version) kept.push(keepPage(page, title))
   }
-  const wrong = await httpLines<Ahead>('get', `/offline/pages?after=${before}`, undefined, stop, take)
+  const wrong = await httpLines<Ahead>('get', `/offline/pages?after=${encodeURIComponent(before)}`, undefined, stop, take)
   await Promise.all(kept)
   if (wrong) return Object.keys(wrong).length ? 'never' : 'all'
   // A machine that answers, but nothing of this, is not asked again and again.
-  return come.pages === before && !stop.aborted && (await answers()) ? 'never' : 'later'
+  return come.last === before && !stop.aborted && (await answers()) ? 'never' : 'later'
 }

@@ -1238,7 +1238,7 @@ export interface PotDayChain {
   first: boolean
   waxed: boolean
   rinse: RinseSchool
-  refusal: { code: PotRefusal; text: string; remedy: 'measure' | 'strip' | null } | null
+  refusal: { code: PotRefusal; text: string; remedy: Verb | null } | null
   proposed: boolean
 }
 

@@ -45,9 +45,7 @@ final class OfflineController extends Controller
         return ['pages' => []];
     }
 
-    /**
-     * The pages that are to open without the machine, one after the other; those that have come (`after`, how many) are not made again.
-     */
+    /** The pages that are to open without the machine, one after the other: all, or those behind the one that came last (`after`). */
     public function pages(
         Request $request,
         PagesTogether $together,
@@ -58,10 +56,12 @@ final class OfflineController extends Controller
         CacheMemo $memo,
     ): StreamedResponse {
         $wanted = self::wanted($readBook($current->workshop()), $translators->current(), $openJobs($current->workshop()));
+        $last = array_search($request->query('after'), array_column($wanted, 'url'), true);
+        $left = $last === false ? $wanted : array_slice($wanted, $last + 1);
 
         return Streamed::lines(
-            (function () use ($request, $together, $wanted, $memo): Generator {
-                foreach (array_slice($wanted, max(0, $request->integer('after'))) as $one) {
+            (function () use ($request, $together, $left, $memo): Generator {
+                foreach ($left as $one) {
                     $page = $together->page($request, $one['url']);
                     // Nobody waits for the last of them with what the first have worked out.
                     $memo->keep();
