@@ -54,13 +54,14 @@ enum PotRefusal: string
         };
     }
 
-    /** What is done first, so that it may go in; null: it never does again. */
+    /** What is done with it instead, mostly so that it may go in; null: nothing is left to do. */
     public function remedy(): ?Verb
     {
         return match ($this) {
             self::Measure, self::NeverMeasured => Verb::Measure,
             self::Greased, self::Oiled => Verb::Strip,
-            self::Worn, self::Retired => null,
+            self::Worn => Verb::Retire,
+            self::Retired => null,
         };
     }
 

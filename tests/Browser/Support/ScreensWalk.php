@@ -153,6 +153,7 @@ final class ScreensWalk
                 ['/gauge', 'add-instrument'],
                 ['/gauge', 'change-expected'],
                 ['/gauge', 'edit-Drawer gauge'],
+                ['/pot-day', 'retire-Lantern C'],
                 ['/bikes/1#parts', 'add-part'],
                 ['/bikes/1?again#parts', 'fit-part-Light wheel cassette'],
             ]

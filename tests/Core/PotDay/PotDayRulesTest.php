@@ -20,6 +20,7 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Slot;
+use Dripel\Core\Next\Verb;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\JarRinse;
 use Dripel\Core\PotDay\PotDayBlock;
@@ -66,18 +67,20 @@ function ridden(float $km, ?float $measuredPct, float $kmSince = 0.0, array $mor
 it('puts no chain on a pot day that is worn, may be and was not measured, retired or still greased', function (
     Book $book,
     ?PotRefusal $refusal,
+    ?Verb $remedy = null,
 ): void {
-    expect(PotRefusal::of($book->chain(1, POT_DAY_NOW), $book->settings))->toBe($refusal);
+    $found = PotRefusal::of($book->chain(1, POT_DAY_NOW), $book->settings);
+    expect($found)->toBe($refusal)->and($found?->remedy())->toBe($remedy);
 })->with([
     'ridden a little, never measured' => fn() => [ridden(300, null), null],
-    'ridden far, never measured' => fn() => [ridden(2000, null), PotRefusal::NeverMeasured],
+    'ridden far, never measured' => fn() => [ridden(2000, null), PotRefusal::NeverMeasured, Verb::Measure],
     'measured far from its limit, ridden since' => fn() => [ridden(2500, 0.2, 500), null],
     // 80 % of 0.5 is 0.4.
-    'measured near its limit, ridden since' => fn() => [ridden(2500, 0.4, 50), PotRefusal::Measure],
+    'measured near its limit, ridden since' => fn() => [ridden(2500, 0.4, 50), PotRefusal::Measure, Verb::Measure],
     'measured near its limit just now' => fn() => [ridden(2500, 0.45), null],
-    'past its limit' => fn() => [ridden(2500, 0.5), PotRefusal::Worn],
+    'past its limit' => fn() => [ridden(2500, 0.5), PotRefusal::Worn, Verb::Retire],
     'retired' => fn() => [ridden(10, null, 0, [new Retirement(9, new Moment(500), 1)]), PotRefusal::Retired],
-    'never waxed' => fn() => [new Book([5], [1], new Settings([]), [], [], []), PotRefusal::Greased],
+    'never waxed' => fn() => [new Book([5], [1], new Settings([]), [], [], []), PotRefusal::Greased, Verb::Strip],
 ]);
 
 it('takes wax of the factory for wax', function (): void {

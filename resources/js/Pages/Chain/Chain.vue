@@ -18,6 +18,7 @@ import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import type { ChainPage, ForecastView, OpeningView } from '@/types/server'
 import { lazily } from '@/composables/lazily'
+import { useOneOpen } from '@/composables/useOneOpen'
 
 const ChainDetailsDialog = lazily(() => import('@/components/chain/ChainDetailsDialog.vue'))
 const DipDialog = lazily(() => import('@/components/forms/DipDialog.vue'))
@@ -39,9 +40,7 @@ onMounted(() => {
   if ((wanted === 'strip' || wanted === 'measure') && here.value.mayWrite) form.value = wanted
 })
 
-type Form = 'dip' | 'measure' | 'topup' | 'strip' | 'oil' | 'retire' | 'edit'
-const form = ref<Form | null>(null)
-const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
+const { open: form, shown } = useOneOpen<'dip' | 'measure' | 'topup' | 'strip' | 'oil' | 'retire' | 'edit'>()
 const [dipOpen, measureOpen, topupOpen, stripOpen, oilOpen, retireOpen, editOpen] = [
   shown('dip'),
   shown('measure'),

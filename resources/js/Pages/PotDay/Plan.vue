@@ -5,6 +5,7 @@ import DateField from '@/components/forms/DateField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TimeField from '@/components/forms/TimeField.vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
+import RetireDialog from '@/components/forms/RetireDialog.vue'
 import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
@@ -21,6 +22,7 @@ import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { samePage } from '@/composables/samePage'
+import { useOneOpen } from '@/composables/useOneOpen'
 import { t } from '@/composables/useText'
 import type { PotDayChain, PotDayPage, PotDayPlanView } from '@/types/server'
 
@@ -80,8 +82,13 @@ const beside = computed(() =>
 )
 const starting = ref(false)
 const open = ref(false)
-const measured = ref<PotDayChain | null>(null)
-const measuring = computed({ get: () => measured.value !== null, set: (on: boolean) => !on && (measured.value = null) })
+const { open: dialog, shown } = useOneOpen<'measure' | 'retire'>()
+const [measuring, retiring] = [shown('measure'), shown('retire')]
+const refused = ref<PotDayChain | null>(null)
+function about(name: 'measure' | 'retire', chain: PotDayChain): void {
+  refused.value = chain
+  dialog.value = name
+}
 function start(later: boolean): void {
   found.value = {}
   router.post('/pot-day', wanted(later), {
@@ -115,7 +122,8 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
             :chosen="chosen"
             :rinses="choices.rinse"
             :problem="errors.chains"
-            @measure="measured = $event" />
+            @measure="about('measure', $event)"
+            @retire="about('retire', $event)" />
           <div class="two">
             <v-select
               v-model="form.pot_id"
@@ -222,7 +230,10 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
         </div>
       </form>
     </div>
-    <MeasureDialog v-if="measuring && measured" v-model="measuring" :forms="forms" :chain="measured" />
+    <template v-if="refused">
+      <MeasureDialog v-if="measuring" v-model="measuring" :forms="forms" :chain="refused" @retire="dialog = 'retire'" />
+      <RetireDialog v-if="retiring" v-model="retiring" :forms="forms" :chain="refused" />
+    </template>
   </AppShell>
 </template>
 

@@ -22,6 +22,7 @@ import { wantedForm } from '@/composables/wantedForm'
 import { mending } from '@/offline/entries'
 import type { NextStep, ShedPage } from '@/types/server'
 import { lazily } from '@/composables/lazily'
+import { useOneOpen } from '@/composables/useOneOpen'
 
 const CatchUpDialog = lazily(() => import('@/components/forms/CatchUpDialog.vue'))
 const CorrectDialog = lazily(() => import('@/components/forms/CorrectDialog.vue'))
@@ -37,8 +38,7 @@ const TopUpDialog = lazily(() => import('@/components/forms/TopUpDialog.vue'))
 const props = defineProps<ShedPage>()
 const here = useHere()
 
-type Form = RailVerb | 'dip' | 'retire' | 'choose_bike'
-const form = ref<Form | null>(null)
+const { open: form, shown } = useOneOpen<RailVerb | 'dip' | 'retire' | 'choose_bike'>()
 const phone = usePhone()
 const bike = ref<number | null>((props.rails.find((one) => one.today) ?? props.rails[0])?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
@@ -47,7 +47,6 @@ const wanted = ref<number | null>(null)
 const problem = ref<string | null>(null)
 const when = ref<{ date: string | null; time: string | null }>({ date: null, time: null })
 const rail = computed(() => props.rails.find((other) => other.id === bike.value) ?? props.rails[0])
-const shown = (name: Form) => computed({ get: () => form.value === name, set: (open: boolean) => (form.value = open ? name : null) })
 const [rideOpen, swapOpen, topupOpen, measureOpen, loudOpen, dipOpen, retireOpen, catchUpOpen, correctOpen, chooseOpen] = [
   shown('ride'),
   shown('swap'),

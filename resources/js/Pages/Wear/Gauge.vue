@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3'
-import { computed, onMounted, ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import MeasureDialog from '@/components/forms/MeasureDialog.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import RetireDialog from '@/components/forms/RetireDialog.vue'
@@ -14,6 +14,7 @@ import EmptyState from '@/components/layout/EmptyState.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { useHere } from '@/composables/useHere'
 import { useInTurn } from '@/composables/useInTurn'
+import { useOneOpen } from '@/composables/useOneOpen'
 import PhoneFold from '@/components/layout/PhoneFold.vue'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
@@ -22,9 +23,7 @@ import type { GaugePage, KeptInstrument } from '@/types/server'
 const props = defineProps<GaugePage>()
 const here = useHere()
 const inTurn = useInTurn(() => props.bikes, 1)
-type Open = 'measure' | 'retire' | 'instrument' | 'expected'
-const open = ref<Open | null>(null)
-const shown = (name: Open) => computed({ get: () => open.value === name, set: (on: boolean) => (open.value = on ? name : null) })
+const { open, shown } = useOneOpen<'measure' | 'retire' | 'instrument' | 'expected'>()
 const [measuring, retiring, describing, expecting] = [shown('measure'), shown('retire'), shown('instrument'), shown('expected')]
 const chain = ref<{ id: number; name: string } | null>(null)
 const instrument = ref<KeptInstrument | null>(null)

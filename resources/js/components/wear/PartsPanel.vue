@@ -11,6 +11,7 @@ import PartLife from './PartLife.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
+import { useOneOpen } from '@/composables/useOneOpen'
 import { t } from '@/composables/useText'
 import type { FormDefaults, OpeningView, PartOnBike } from '@/types/server'
 
@@ -24,11 +25,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ correct: [part: { name: string; opening: OpeningView }] }>()
 const here = useHere()
-const open = ref<'add' | 'fit' | 'retire' | 'teeth' | null>(null)
+const { open, shown } = useOneOpen<'add' | 'fit' | 'retire' | 'teeth'>()
 const part = ref<{ id: number; name: string } | null>(null)
-const adding = computed({ get: () => open.value === 'add', set: (on: boolean) => !on && (open.value = null) })
-const moving = computed({ get: () => open.value === 'fit' || open.value === 'retire', set: (on: boolean) => !on && (open.value = null) })
-const looking = computed({ get: () => open.value === 'teeth', set: (on: boolean) => !on && (open.value = null) })
+const [adding, moving, looking] = [shown('add'), shown('fit', 'retire'), shown('teeth')]
 const now = { date: props.forms.date, time: props.forms.time }
 const { form, submit } = useActionForm({
   kind: 'cassette',
