@@ -161,7 +161,7 @@ final readonly class DripWords
                     trans_choice('drip.bottle.given', $bottle->given),
                     $bottle->emptyOn === null
                         ? ''
-                        : $this->translator->say('drip.bottle.empty_on', ['day' => $this->longDay($bottle->emptyOn)]),
+                        : $this->translator->say('drip.bottle.empty_on', ['day' => $this->translator->farDay($bottle->emptyOn)]),
                     $bottle->paceMl > 0.0 ? $this->translator->say('drip.bottle.pace', ['ml' => $q->volume(7 * $bottle->paceMl, 1)]) : '',
                 ]),
             ),

@@ -16,6 +16,9 @@ use Dripel\Core\Plan\LocalDay;
 /** How Dripel speaks in one workshop: its language, units, zone and names. */
 final readonly class Translator
 {
+    /** So far ahead no day is known for sure. */
+    private const FAR_DAYS = 180;
+
     public Names $names;
 
     public Quantities $quantities;
@@ -114,5 +117,15 @@ final readonly class Translator
             $ahead > 1 && $ahead < 7 => $this->quantities->date($day->startS(), 'EEEE'),
             default => $this->quantities->date($day->startS(), 'd MMM'),
         };
+    }
+
+    /** The day of something that is only expected: beyond half a year its month says as much as is known. */
+    public function farDay(string $date): string
+    {
+        $day = LocalDay::named($date, $this->zone());
+
+        return $day->date < LocalDay::of($this->nowS, $this->zone())->plus(self::FAR_DAYS)->date
+            ? $this->dayWord($date)
+            : $this->quantities->date($day->startS(), 'MMMM y');
     }
 }

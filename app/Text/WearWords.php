@@ -14,7 +14,6 @@ use Dripel\Core\Logbook\PartWear;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
-use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\BikeWear;
 use Dripel\Core\Wear\ChainForecast;
 use Dripel\Core\Wear\ChainRate;
@@ -199,12 +198,19 @@ final readonly class WearWords
 
     public function supply(ChainSupply $supply): string
     {
-        $code = $supply->tooFew() ? 'too_few' : ($supply->shortOn === null ? 'enough' : 'buy_by');
+        $far = fn(?string $day): string => $day === null ? '' : $this->translator->farDay($day);
+        [$by, $short] = [$far($supply->buyBy), $far($supply->shortOn)];
+        $code = match (true) {
+            $supply->tooFew() => 'too_few',
+            $supply->shortOn === null => 'enough',
+            $by === $short => 'buy_then',
+            default => 'buy_by',
+        };
 
         return trans_choice("wear.supply.{$code}", $supply->inUse, [
             'wanted' => trans_choice('wear.supply.wanted', $supply->wanted),
-            'by' => $this->farDay($supply->buyBy),
-            'short' => $this->farDay($supply->shortOn),
+            'by' => $by,
+            'short' => $short,
             'chain' => $supply->goes === null ? '' : $this->translator->names->chain($supply->goes->chainId),
         ]);
     }
@@ -367,18 +373,6 @@ final readonly class WearWords
             array_keys(array_filter($lines, fn(?string $value) => $value !== null)),
             array_filter($lines, fn(?string $value) => $value !== null),
         );
-    }
-
-    /** A day that may lie years ahead. */
-    private function farDay(?string $date): string
-    {
-        if ($date === null) {
-            return '';
-        }
-
-        return $date < LocalDay::of($this->translator->nowS, $this->translator->zone())->plus(180)->date
-            ? $this->translator->dayWord($date)
-            : $this->translator->quantities->date(LocalDay::named($date, $this->translator->zone())->startS(), 'MMMM y');
     }
 
     private function pct(float $value): string

@@ -208,7 +208,7 @@ return [
         'shut' => 'not opened yet',
         'given' => '{0} nothing dripped from it yet|{1} one top-up so far|[2,*] :count top-ups so far',
         'empty_on' => 'runs out about :day',
-        'pace' => ':ml a week of late',
+        'pace' => ':ml a week lately',
         'no_pace' => 'no pace yet',
     ],
     'wet' => [

@@ -51,6 +51,7 @@ return [
     'when_today' => 'at :time',
     'starts' => 'Begin :at, plug in at :plug, done about :done. Somebody must be there; never use a timer socket.',
     'ready' => 'The last may be ridden :at.',
+    'ready_then' => 'All may be ridden then.',
     'too_late' => 'Too late for :by: begun now it is done about :done.',
     'batches' => '{1} One batch; the pot takes :capacity.|[2,*] :count batches; the pot takes :capacity.',
     'takes' => '{1} The chain takes about :wax of the wax along.|[2,*] The chains take about :wax of the wax along.',

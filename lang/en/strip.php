@@ -237,7 +237,7 @@ return [
         'none' => 'a can of its own',
     ],
     'plan' => [
-        'residue' => ':left of :start of grease left after the last bath, by ideal mixing. Real grease mixes more slowly, so look.',
+        'residue' => ':start of grease: :left of it left after the last bath, by ideal mixing. Real grease mixes more slowly, so look.',
         'done' => 'Bare about :bare, dry about :dry if nothing has to be repeated.',
         'pot' => 'Pot plugged in from :dry at the earliest: jars shut and away, the chain dry with no smell. Wax it before :rust.',
         'drip' => 'Drip wax from :dry on, once it is dry.',

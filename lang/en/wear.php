@@ -47,15 +47,16 @@ return [
     ],
     'even' => [
         'even' => 'All within a twentieth of a percent: they wear evenly.',
-        'ride' => 'Ride :least next: it is the least worn, :most is :apart % ahead of it.',
-        'dip' => 'Wax :least and ride it next: it is the least worn, :most is :apart % ahead of it.',
-        'ride_then' => 'Of those that are ready ride :ready next, and wax :least: it is the least worn, :most is :apart % ahead of it.',
+        'ride' => 'Ride :least next: it is the least worn, and :most is :apart % ahead of it.',
+        'dip' => 'Wax :least and ride it next: it is the least worn, and :most is :apart % ahead of it.',
+        'ride_then' => 'Ride :ready next, of those that are ready. Wax :least soon: it is the least worn, and :most is :apart % ahead of it.',
     ],
     'supply' => [
         'wanted' => '{1} one chain|[2,*] :count chains',
         'too_few' => '{0} No chain is left within its limit; the bike needs :wanted. Buy one.|{1} One chain is left within its limit; the bike needs :wanted. Buy one.|[2,*] :count chains are left within their limit; the bike needs :wanted. Buy one.',
         'enough' => '{1} One chain, and no shortage ahead.|[0,*] :count chains, and no shortage ahead.',
         'buy_by' => '{1} Buy the next chain by :by: :chain may reach its limit by :short.|[0,*] Buy the next chain by :by: fewer than :wanted may be left by :short, when :chain reaches its limit.',
+        'buy_then' => '{1} Buy the next chain by :by: :chain may reach its limit then.|[0,*] Buy the next chain by :by: :chain may reach its limit then, and fewer than :wanted are left.',
     ],
     'advice' => [
         'interval' => 'Re-wax it about every :interval.',

@@ -203,6 +203,7 @@ final readonly class PotDayProps
         $plugS = $startS + (int) $plan->startsS(PotDayPlan::PLUG_IN);
         $dipped = array_values(array_unique(array_map(fn(PotDayDip $dip) => $dip->chainId, $plan->dips)));
         $pickup = DipPickup::of(($this->readBaths)($workshop), $book->dips());
+        $readyS = $translator->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $translator->zone());
 
         return [
             'lines' => array_values(
@@ -216,12 +217,9 @@ final readonly class PotDayProps
                         'done' => $q->time($doneS),
                         'all' => $q->seconds($plan->seconds()),
                     ]),
-                    $translator->say('pot_day.ready', [
-                        'at' => self::when(
-                            $translator->settings->readySchool()->readyS(self::lastHangS($plan->steps, $spans), $translator->zone()),
-                            $translator,
-                        ),
-                    ]),
+                    $readyS <= $doneS
+                        ? $translator->say('pot_day.ready_then')
+                        : $translator->say('pot_day.ready', ['at' => self::when($readyS, $translator)]),
                     trans_choice('pot_day.batches', max([1, ...array_map(fn(PotDayDip $dip) => $dip->batch, $plan->dips)]), [
                         'capacity' => trans_choice('pot_day.at_once', $plan->capacity->atOnce()),
                     ]),

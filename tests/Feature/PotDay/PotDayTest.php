@@ -17,6 +17,7 @@ use App\Support\AppClock;
 use Dripel\Core\Logbook\ChainStatus;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotHeatInput;
+use Dripel\Core\PotDay\ReadySchool;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
@@ -137,7 +138,7 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
     expect($plan->json('lines.0'))
         ->toBe('Begin tomorrow at 06:28, plug in at 06:31, done about 10:00. Somebody must be there; never use a timer socket.')
         ->and($plan->json('lines.1'))
-        ->toBe('The last may be ridden tomorrow at 09:58.')
+        ->toBe('All may be ridden then.')
         ->and($plan->json('lines.2'))
         ->toBe('2 batches; the pot takes 2 coils at once.')
         ->and(array_column($plan->json('dips'), 'chain'))
@@ -166,6 +167,11 @@ it('plans a batch for ten o’clock: which first, when to plug in, what each cha
         ($this->choices)($pot, [$a], ['by' => date('H:i', Bench::NOW + 600), 'by_date' => date('Y-m-d', Bench::NOW + 600)]),
     )->json('lines.0');
     expect($late)->toStartWith('Too late for');
+    // Who waits for the next day rides later than the pot day is over.
+    app(ChangeSettings::class)($this->bench->by(), null, [SettingKey::ReadySchool->value => ReadySchool::NextDay->value], false);
+    expect($this->postJson('/pot-day/plan', ($this->choices)($pot, [$a, $b, $c]))->json('lines.1'))->toBe(
+        'The last may be ridden tomorrow at 00:00.',
+    );
 });
 
 it('leads three chains through the day and writes its record by itself', function (): void {

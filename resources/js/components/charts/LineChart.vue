@@ -42,6 +42,8 @@ function band(line: ChartLineView): string | null {
   return `M${edge('low').join('L')}L${edge('high').reverse().join('L')}Z`
 }
 
+// What is known only to lie between two values has no dot.
+const ranges = computed(() => props.chart.lines.some((line) => line.kind === 'dots' && line.points.some((dot) => dot.text !== null)))
 const bars = computed(() => props.chart.lines.every((line) => line.kind === 'bars'))
 const at = ref<number | null>(null)
 const row = computed(() => (at.value === null ? null : (props.chart.rows[at.value] ?? null)))
@@ -182,6 +184,10 @@ function step(event: KeyboardEvent): void {
             <line v-else x1="0" x2="30" y1="5" y2="5" class="line" :stroke-dasharray="dash(i)" />
           </svg>
           {{ line.name }}
+        </span>
+        <span v-if="ranges">
+          <svg width="30" height="14" aria-hidden="true"><line x1="15" x2="15" y1="0" y2="14" class="between" /></svg>
+          {{ t('chart.range') }}
         </span>
       </p>
       <p class="said" aria-live="polite" data-test="chart-said">{{ said ?? '\u00a0' }}</p>

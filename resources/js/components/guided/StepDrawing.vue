@@ -3,7 +3,20 @@ import { t } from '@/composables/useText'
 import type { JobStepView } from '@/types/server'
 
 /** A line drawing beside a step: how a chain runs, which ends it has, what worn teeth look like. */
-defineProps<{ what: NonNullable<JobStepView['drawing']> }>()
+type Drawing = NonNullable<JobStepView['drawing']>
+defineProps<{ what: Drawing }>()
+// Where a drawing begins and how high it is.
+const stands: Record<Drawing, [number, number]> = {
+  route: [0, 166],
+  route_single: [20, 112],
+  inner_ends: [44, 90],
+  pin_ends: [44, 90],
+  direction: [46, 120],
+  teeth: [34, 66],
+  sprockets: [0, 166],
+  box: [44, 84],
+  flat: [24, 88],
+}
 const tooth = (x: number, hook: number, gap: number) =>
   `M${x} 62 C${x + 4} 62 ${x + 6} 40 ${x + 11 + hook} 40 C${x + 16 + hook} 40 ${x + 18} 62 ${x + 22} 62 h${gap}`
 const row = (from: number, hook: number, gap: number, teeth = 4) =>
@@ -12,7 +25,7 @@ const row = (from: number, hook: number, gap: number, teeth = 4) =>
 
 <template>
   <figure class="drawing" :data-test="`drawing-${what}`">
-    <svg viewBox="0 0 420 166" role="img" :aria-label="t(`drawing.${what}`)">
+    <svg :viewBox="`0 ${stands[what][0]} 420 ${stands[what][1]}`" role="img" :aria-label="t(`drawing.${what}`)">
       <g v-if="what === 'route'" class="line" transform="translate(0 18)">
         <circle cx="330" cy="60" r="44" />
         <circle cx="96" cy="46" r="20" />
@@ -62,9 +75,9 @@ const row = (from: number, hook: number, gap: number, teeth = 4) =>
         <path :d="row(16, 0, 4)" />
         <path :d="row(152, 7, 4)" />
         <path :d="row(290, 3, 14, 3)" />
-        <text x="16" y="92">{{ t('drawing.good') }}</text>
-        <text x="152" y="92">{{ t('drawing.hooked') }}</text>
-        <text x="290" y="92">{{ t('drawing.gaps') }}</text>
+        <text x="16" y="92">{{ t('teeth.good') }}</text>
+        <text x="152" y="92">{{ t('teeth.hooked') }}</text>
+        <text x="290" y="92">{{ t('teeth.gaps') }}</text>
       </g>
       <g v-else-if="what === 'sprockets'" class="line">
         <path v-for="n in 5" :key="n" :d="`M${80 + n * 40} ${18 + n * 8} v${136 - n * 16}`" class="thick" />

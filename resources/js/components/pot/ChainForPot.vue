@@ -73,6 +73,7 @@ input {
   padding: 0 0 6px 30px;
 }
 .how label {
+  grid-column: 3;
   display: flex;
   gap: 8px;
   align-items: center;
@@ -88,6 +89,7 @@ input {
     padding-left: 0;
   }
   .how label {
+    grid-column: auto;
     min-height: 44px;
   }
 }

@@ -54,7 +54,7 @@ const emit = defineEmits<{ choose: [bath: number, source: { jar: number | null; 
 }
 li {
   display: grid;
-  grid-template-columns: 26px 132px minmax(0, 1fr) 84px;
+  grid-template-columns: 26px 132px minmax(0, 1fr) 112px;
   gap: 6px 12px;
   align-items: center;
   padding: 8px 0;
@@ -94,7 +94,7 @@ small {
 }
 @media (max-width: 52.49em) {
   li {
-    grid-template-columns: 22px minmax(0, 1fr) 92px;
+    grid-template-columns: 22px minmax(0, 1fr) 112px;
   }
   .choose {
     flex-wrap: wrap;

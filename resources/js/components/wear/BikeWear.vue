@@ -164,10 +164,17 @@ ul {
   padding: 0;
   margin: 0;
 }
+/* A chain, its place on the scale, what is said of it, what is done with it; the scale below stands in its column. */
+.bike {
+  --name: 34px;
+  --say: 324px;
+  --act: 160px;
+  --gap: 12px;
+}
 li {
   display: grid;
-  grid-template-columns: 34px minmax(120px, 1fr) 286px 160px;
-  gap: 12px;
+  grid-template-columns: var(--name) minmax(120px, 1fr) var(--say) var(--act);
+  gap: var(--gap);
   align-items: center;
   border-bottom: 1px solid var(--line);
   min-height: 46px;
@@ -215,8 +222,8 @@ li > svg {
 }
 .scale {
   position: relative;
-  margin: 2px 0 8px 46px;
-  width: calc(100% - 46px - 470px);
+  margin: 2px 0 8px calc(var(--name) + var(--gap));
+  width: calc(100% - var(--name) - var(--say) - var(--act) - 3 * var(--gap));
   min-width: 120px;
   font-size: var(--type-2);
 }
