@@ -47,6 +47,7 @@ final readonly class PlanWords
             $this->plan->bikes === [] && $this->plan->dripBikes === [] => $this->translator->say('ahead.head.nothing'),
             $this->plan->missed() !== [] => $this->missed($this->plan->missed()[0]),
             $broken !== [] => $this->translator->say('ahead.head.blocked', ['day' => $this->dayOf($broken[0])]),
+            $this->plan->idle() => $this->translator->say('ahead.head.idle', $end),
             $result->potDays === [] => $this->translator->say('ahead.head.none', $end),
             default => ucfirst(trans_choice('ahead.head.days', count($result->potDays), $end)),
         };
@@ -77,6 +78,9 @@ final readonly class PlanWords
         if ($result->totalMinutes === null || ($this->plan->bikes === [] && $this->plan->dripBikes === [])) {
             return '';
         }
+        if ($this->plan->idle()) {
+            return $this->translator->say('ahead.about_idle');
+        }
         $pots = array_map(fn(PlannedPotDay $one) => $this->day($this->plan->days->potOn($one->day)), $result->potDays);
         $minutes = $result->totalMinutes - ($result->endMinutes ?? 0.0);
 
@@ -96,6 +100,9 @@ final readonly class PlanWords
     /** "In 9 of 10 such months every ride is on wax; the weak spot is Badger in the week of 7 Dec" */
     public function sure(PlanRiskResult $risk): string
     {
+        if ($this->plan->idle()) {
+            return '';
+        }
         $tenths = (int) floor(10.0 * $risk->allWaxed + 0.05);
         $weak = null;
         foreach ($risk->bikes as $bike) {

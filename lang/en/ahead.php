@@ -5,12 +5,14 @@ declare(strict_types=1);
 /** The weeks ahead in sentences. */
 return [
     'head' => [
+        'idle' => 'No ride is expected until :day',
         'none' => 'No pot day is needed until :day',
         'days' => '{1} One pot day carries you to :day|[2,*] :count pot days carry you to :day',
         'blocked' => 'No wax for :day',
         'nothing' => 'No bike has a chain to plan with',
     ],
     'about' => ':pots:time of work in all:drips, every ride on wax',
+    'about_idle' => 'Log rides, or write down a week on the page of a bike: then its pot days are planned',
     'too_much' => '; :more more than your :hours a week: a longer interval, fewer chains or fewer pot days would save some',
     'worth' => ' (worth :money)',
     'drips' => '{0}|{1}, one top-up|[2,*], :count top-ups',
@@ -75,6 +77,7 @@ return [
         'drip' => 'drip wax every :interval',
         'habit' => 'as in the last eight weeks',
         'planned' => 'as planned',
+        'idle' => 'no ride expected',
     ],
     'day' => [
         'rest' => ':day: no ride; :left on :chain',

@@ -286,7 +286,7 @@ return [
         'hand_in' => 'Handed in :ml from :jar as hazardous waste',
         'turn' => '; :jar is the dirty jar now',
     ],
-    'unpriced' => 'No price set for :supplies, so it counts as nothing. Set it in Books.',
+    'unpriced' => 'No price set for :supplies: counted as nothing until it is set in Books.',
     'supply' => [
         'chain' => 'chain',
         'cassette' => 'cassette',

@@ -607,7 +607,14 @@ final readonly class PlanProps
                     'interval' => $this->translator->wax->amount($bike->intervalKm, $bike->intervalHours),
                 ]) .
                 ', ' .
-                $this->translator->say($riding->byHabit() ? 'ahead.lane.habit' : 'ahead.lane.planned'),
+                $this->translator->say(
+                    'ahead.lane.' .
+                        match (true) {
+                            $riding->idle() => 'idle',
+                            $riding->byHabit() => 'habit',
+                            default => 'planned',
+                        },
+                ),
             'days' => array_map(
                 fn(LaneDay $day) => [
                     'before' => $bike->coat($day->beforeKm, $day->beforeHours),

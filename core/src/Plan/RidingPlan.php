@@ -137,6 +137,12 @@ final readonly class RidingPlan
         return !$this->meant[$day] && !$this->spread[$day];
     }
 
+    /** Whether nothing is ridden in all of it. */
+    public function idle(): bool
+    {
+        return array_sum($this->ridden) <= 0.0;
+    }
+
     /** Whether any of it is taken from the last eight weeks. */
     public function byHabit(): bool
     {

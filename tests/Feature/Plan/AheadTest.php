@@ -71,6 +71,28 @@ beforeEach(function (): void {
     $this->plain = fn(mixed $text): string => str_replace("\u{a0}", ' ', is_array($text) ? implode(' | ', $text) : (string) $text);
 });
 
+it('says that no ride is expected rather than that no pot day is needed', function (): void {
+    ($this->does)(
+        "/bikes/{$this->heron->id}",
+        [
+            'name' => 'Heron',
+            'kind' => 'road',
+            'speeds' => 12,
+            'interval' => 300,
+            'limit_school' => 'strict',
+            'week_winter' => '0 0 0 0 0 0 0',
+        ],
+        'put',
+    );
+    $page = ($this->page)();
+    expect(($this->plain)($page['plan']['headline']))
+        ->toStartWith('No ride is expected until')
+        ->and(($this->plain)($page['plan']['about']))
+        ->toStartWith('Log rides, or write down a week')
+        ->and(($this->plain)($page['plan']['lanes'][0]['about']))
+        ->toBe('re-wax at 300 km, no ride expected');
+});
+
 it('reads each pot once where a day is only moved, and works the same plan out once', function (): void {
     $asked = [];
     DB::listen(function ($query) use (&$asked): void {

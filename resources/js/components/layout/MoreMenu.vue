@@ -17,14 +17,14 @@ const button = computed(() => ({ onClick: press, 'aria-haspopup': 'menu' as cons
 </script>
 
 <template>
-  <span ref="hold" class="hold">
+  <span ref="hold" class="anchor">
     <slot :button="button" />
     <MenuList v-if="wanted" v-model="open" :items="items" :button="hold?.querySelector('button') ?? null" />
   </span>
 </template>
 
 <style scoped>
-.hold {
+.anchor {
   display: inline-flex;
 }
 </style>

@@ -15,7 +15,7 @@ const steps = computed(() => [
 </script>
 
 <template>
-  <section class="first" :class="{ big }" aria-labelledby="first-steps" data-test="first-steps">
+  <section class="first" :class="{ whole: big }" aria-labelledby="first-steps" data-test="first-steps">
     <div class="row between">
       <h2 id="first-steps">{{ t('first.title') }}</h2>
       <button v-if="!big" type="button" class="as-link" data-test="hide-steps" @click="emit('hide')">{{ t('first.hide') }}</button>
@@ -45,11 +45,11 @@ const steps = computed(() => [
   border-bottom: 1.5px solid var(--ink);
   background: var(--paper);
 }
-.first.big {
+.first.whole {
   border: 0;
   background: none;
 }
-.big h2 {
+.whole h2 {
   font-size: var(--type-6);
   color: var(--ink);
 }
@@ -71,7 +71,7 @@ li.done {
 li.done :deep(.picture) {
   opacity: 0.55;
 }
-.first:not(.big) :deep(.picture) {
+.first:not(.whole) :deep(.picture) {
   height: 84px;
 }
 h3 {
