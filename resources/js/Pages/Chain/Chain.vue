@@ -271,6 +271,10 @@ dd {
   margin-top: 22px;
 }
 @media (max-width: 52.49em) {
+  /* As large as a thumb, and its line stays as close to the one above. */
+  .until .as-link {
+    margin-block: -10px;
+  }
   .top {
     grid-template-columns: 1fr;
     gap: 18px;

@@ -84,6 +84,10 @@ input {
   font-weight: 620;
 }
 @media (max-width: 52.49em) {
+  /* The line below is the chain's. */
+  .chain :deep(.phone-fold) {
+    border: 0;
+  }
   .how {
     grid-template-columns: 1fr 1fr;
     padding-left: 0;
