@@ -20,7 +20,7 @@ final readonly class ExportWorkshop
     /** The signs, their full-width twins, and a tab or line end, at the start or behind white space. */
     private const FORMULA = '/^(?:[\t\r\n]|\s*[=+\-@\x{FF1D}\x{FF0B}\x{FF0D}\x{FF20}])/u';
 
-    public function __construct(private AppClock $clock, private KeptRain $rain) {}
+    public function __construct(private AppClock $clock, private KeptRain $rain, private LedWork $ledWork) {}
 
     /** @return array<string, mixed> */
     public function file(Workshop $workshop): array
@@ -37,6 +37,7 @@ final readonly class ExportWorkshop
                     array_map(fn(string $table) => $this->rows($workshop, $table), WorkshopFile::tables()),
                 ),
                 WorkshopFile::RAIN => $this->rain->all($workshop)->runs(),
+                WorkshopFile::LED => $this->ledWork->of($workshop),
             ],
         );
     }

@@ -37,6 +37,7 @@ final readonly class RestoreWorkshop
         private ReadBook $readBook,
         private EmptyWorkshop $emptyWorkshop,
         private KeptRain $rain,
+        private LedWork $ledWork,
         private AppClock $clock,
     ) {}
 
@@ -45,11 +46,12 @@ final readonly class RestoreWorkshop
     {
         $file = self::file($json);
         [$tables, $rain] = [$this->tables($file), self::rain($file)];
+        $led = LedWork::checked(self::part($file, $file, WorkshopFile::LED));
         try {
-            WriteTransaction::run(function () use ($workshop, $tables, $rain): void {
+            WriteTransaction::run(function () use ($workshop, $tables, $rain, $led): void {
                 $this->emptyWorkshop->isEmpty($workshop) || throw new NotRestored('not_empty');
                 $this->emptyWorkshop->rows($workshop);
-                $this->write($workshop, $tables);
+                $this->ledWork->keep($workshop, $led, $this->write($workshop, $tables));
                 $this->rain->keep($workshop, $rain);
                 $this->check($workshop);
             });
@@ -164,7 +166,7 @@ final readonly class RestoreWorkshop
     }
 
     /** @param array<string, list<array<string, mixed>>> $tables */
-    private function write(Workshop $workshop, array $tables): void
+    private function write(Workshop $workshop, array $tables): Renumber
     {
         $numbers = new Renumber();
         foreach ($tables[WorkshopFile::ACTIONS] as $action) {
@@ -194,6 +196,8 @@ final readonly class RestoreWorkshop
         Workshop::query()
             ->whereKey($workshop->id)
             ->update(['revision' => max($workshop->revision, $last) + 1]);
+
+        return $numbers;
     }
 
     /** @param list<array<string, mixed>> $actions */

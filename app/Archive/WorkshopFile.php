@@ -15,7 +15,7 @@ final class WorkshopFile
     public const FORMAT = 'dripel-workshop';
 
     /** Rises when a table or column changes its meaning; files of older versions must stay readable. */
-    public const VERSION = 9;
+    public const VERSION = 10;
 
     /** Before this version lists among the settings are texts. */
     public const LISTS_SINCE = 6;
@@ -27,6 +27,7 @@ final class WorkshopFile
         6 => ['brushings'],
         7 => ['oilings'],
         9 => [self::RAIN],
+        10 => [self::LED],
     ];
 
     /** Columns likewise, with what they mean in earlier files. */
@@ -45,6 +46,9 @@ final class WorkshopFile
 
     /** Rain from tables, beside the tables of the file as runs of hours. */
     public const RAIN = 'rain';
+
+    /** Work that was led to its end, likewise beside the tables. */
+    public const LED = 'led_work';
 
     /** What was measured and tapped beside the logbook, by what its rows go by in time: each is to be had as CSV. */
     private const BESIDE = [

@@ -3,12 +3,15 @@
 declare(strict_types=1);
 
 use App\Archive\ExportWorkshop;
+use App\Archive\LedWork;
+use App\Archive\NotRestored;
 use App\Models\Workshop;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\Archive\Mutation;
 use Tests\Feature\Bench;
+use Tests\Feature\WrittenDemo;
 
 require_once __DIR__ . '/../furnish.php';
 
@@ -75,6 +78,25 @@ it('takes no workshop file that breaks a page, and says of every other what it r
         ->and($accepted)
         ->toBeLessThan($tries);
     fwrite(STDERR, getenv('DRIPEL_FUZZ') ? "tried {$tries}, accepted {$accepted}\n" : '');
+});
+
+it('takes no led work that could not be led, and names what is wrong with any other', function (): void {
+    WrittenDemo::ending();
+    $led = json_decode((string) json_encode(app(LedWork::class)->of(Workshop::query()->sole())), true);
+    [$accepted, $refused] = [0, []];
+    for ($seed = 1; $seed <= 400; $seed++) {
+        $file = json_decode((new Mutation($seed))->of(['tables' => ['led_work' => $led]]), true);
+        if (!is_array($file['tables']['led_work'] ?? null)) {
+            continue;
+        }
+        try {
+            LedWork::checked($file['tables']['led_work']);
+            $accepted++;
+        } catch (NotRestored $e) {
+            $refused[] = $e->parameters['column'];
+        }
+    }
+    expect($accepted)->toBeGreaterThan(20)->and(array_unique($refused))->toContain('steps', 'terms', 'taps', 'temperatures', 'kind', 'id');
 });
 
 /** @return list<string> */

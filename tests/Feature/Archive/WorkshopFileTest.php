@@ -13,10 +13,13 @@ use App\Models\Ride;
 use App\Models\Setting;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Plan\ReadMinutes;
+use App\Pot\ReadHeatUps;
 use App\Support\AppClock;
 use App\Text\ChainWords;
 use App\Text\HistoryWords;
 use App\Text\Translator;
+use Dripel\Core\HowRight\HeatUp;
 use Dripel\Core\Logbook\SettingKey;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -32,6 +35,12 @@ function everythingOf(Workshop $workshop, int $nowS): array
     $workshop->refresh();
     $translator = Translator::of($workshop, app(ReadBook::class), $nowS);
     $figures = app(Figures::class)->of($workshop, $nowS);
+    // What was learned from work that was led, and how pots heated.
+    $figures['learned'] = json_decode((string) json_encode(app(ReadMinutes::class)($workshop)), true);
+    $figures['heated'] = array_map(
+        fn(HeatUp $one) => [$translator->names->pot($one->potId), $one->pluggedS, $one->saidMin, $one->cameMin],
+        app(ReadHeatUps::class)($workshop, 0, $nowS),
+    );
     $words = new HistoryWords($translator, new ChainWords($translator));
     $history = Action::query()
         ->in($workshop)
@@ -70,7 +79,12 @@ it('exports the demo, restores it into an empty workshop, and every figure and s
         ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])
         ->assertSessionHasNoErrors()
         ->assertRedirect('/');
-    expect(everythingOf($bench->workshop, $nowS))->toBe($before);
+    expect($before[0]['heated'])
+        ->not->toBe([])
+        ->and($before[0]['learned']['strips'])
+        ->not->toBeNull()
+        ->and(everythingOf($bench->workshop, $nowS))
+        ->toBe($before);
     // Undo goes on where it was.
     $last = Action::query()->in($bench->workshop)->orderByDesc('revision')->firstOrFail();
     $this->post("/actions/{$last->id}/undo", [
@@ -248,6 +262,10 @@ it('refuses a file that it cannot trust, in words, and changes nothing', functio
         'too_large',
     ],
     'without its rides' => [fn(array $file) => ['tables' => array_diff_key($file['tables'], ['rides' => 0])] + $file, 'table_missing'],
+    'without the work that was led' => [
+        fn(array $file) => ['about' => 'led_work'] + array_diff_key($file, ['led_work' => 0]),
+        'table_missing',
+    ],
     'without its rain' => [fn(array $file) => ['about' => 'rain'] + array_diff_key($file, ['rain' => 0]), 'table_missing'],
     'a column too many' => [
         fn(array $file) => [
