@@ -17,12 +17,8 @@ beforeEach(function (): void {
     $this->shed = ShedPage::open($this->driver, $this->server->url)->enterDemo();
     $this->page = fn(string $path): Page => Page::open($this->driver, $this->server->url, $path);
     $this->offline = function (bool $off): void {
-        $tell = fn(string $cmd, array $params) => $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => $cmd,
-            'params' => $params,
-        ]);
-        $tell('Network.enable', ['maxPostDataSize' => 65536]);
-        $tell('Network.emulateNetworkConditions', [
+        $this->chromium->tell('Network.enable', ['maxPostDataSize' => 65536]);
+        $this->chromium->tell('Network.emulateNetworkConditions', [
             'offline' => $off,
             'latency' => 0,
             'downloadThroughput' => -1,

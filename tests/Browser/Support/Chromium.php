@@ -5,13 +5,22 @@ declare(strict_types=1);
 namespace Tests\Browser\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Symfony\Component\Process\Process;
 
-/** Debian's headless Chromium behind its ChromeDriver, with a profile of its own. */
+/**
+ * Debian's headless Chromium behind its ChromeDriver, with a profile of its own. A walk gives it back as it got it, and the next one of the
+ * process goes on with it: to start one costs more than many a walk.
+ */
 final class Chromium
 {
+    /** As a browser comes. */
+    private const TEXT_PX = 16;
+
+    private const SCRIPT_S = 30;
+
     private const FLAGS = [
         '--headless=new',
         '--no-sandbox',
@@ -26,17 +35,36 @@ final class Chromium
         '--hide-scrollbars',
     ];
 
+    /** @var list<self> those that nobody walks with */
+    private static array $idle = [];
+
+    private static bool $kept = false;
+
+    /** @var list<string> scripts that come with each page */
+    private array $brought = [];
+
     private function __construct(
         private readonly Process $process,
         public readonly RemoteWebDriver $driver,
         private readonly string $profile,
+        /** Whether it is like any other, so that another walk may have it. */
+        private readonly bool $usual,
     ) {}
 
     /**
      * @param int $textPx the size of text that the person has chosen in the browser; 16 is as it comes
      * @param string|null $trusts a certificate in its store, besides those it comes with
      */
-    public static function start(int $width = 1280, int $height = 800, int $textPx = 16, ?string $trusts = null): self
+    public static function start(int $width = 1280, int $height = 800, int $textPx = self::TEXT_PX, ?string $trusts = null): self
+    {
+        $usual = $textPx === self::TEXT_PX && $trusts === null;
+        $chromium = ($usual ? array_pop(self::$idle) : null) ?? self::another($textPx, $trusts, $usual);
+        $chromium->size($width, $height);
+
+        return $chromium;
+    }
+
+    private static function another(int $textPx, ?string $trusts, bool $usual): self
     {
         $port = Ports::free();
         $profile = sys_get_temp_dir() . '/dripel-profile-' . bin2hex(random_bytes(5));
@@ -54,10 +82,7 @@ final class Chromium
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
         // What a page did against its own policy is told in the console.
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'SEVERE']);
-        $chromium = new self($process, RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $profile);
-        $chromium->size($width, $height);
-
-        return $chromium;
+        return new self($process, RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 30_000, 60_000), $profile, $usual);
     }
 
     /** A home with a certificate store of its own. */
@@ -85,50 +110,37 @@ final class Chromium
     /** Sets the size of the page itself, whatever the window's frame takes. */
     public function size(int $width, int $height): void
     {
-        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Emulation.setDeviceMetricsOverride',
-            'params' => [
-                'width' => $width,
-                'height' => $height,
-                'deviceScaleFactor' => 1,
-                'mobile' => $width < 600,
-            ],
+        $this->tell('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => $width < 600,
         ]);
     }
 
     /** A device that keeps passkeys, whose person is always there and unlocks it. */
     public function addAuthenticator(): void
     {
-        foreach (
-            [
-                'WebAuthn.enable' => ['enableUI' => false],
-                'WebAuthn.addVirtualAuthenticator' => [
-                    'options' => [
-                        'protocol' => 'ctap2',
-                        'transport' => 'internal',
-                        'hasResidentKey' => true,
-                        'hasUserVerification' => true,
-                        'isUserVerified' => true,
-                        'automaticPresenceSimulation' => true,
-                    ],
-                ],
-            ]
-            as $cmd => $params
-        ) {
-            $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $cmd, 'params' => $params]);
-        }
+        $this->tell('WebAuthn.enable', ['enableUI' => false]);
+        $this->tell('WebAuthn.addVirtualAuthenticator', [
+            'options' => [
+                'protocol' => 'ctap2',
+                'transport' => 'internal',
+                'hasResidentKey' => true,
+                'hasUserVerification' => true,
+                'isUserVerified' => true,
+                'automaticPresenceSimulation' => true,
+            ],
+        ]);
     }
 
     /** @param 'light'|'dark' $scheme */
     public function prefer(string $scheme): void
     {
-        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Emulation.setEmulatedMedia',
-            'params' => [
-                'features' => [
-                    ['name' => 'prefers-color-scheme', 'value' => $scheme],
-                    ['name' => 'prefers-reduced-motion', 'value' => 'reduce'],
-                ],
+        $this->tell('Emulation.setEmulatedMedia', [
+            'features' => [
+                ['name' => 'prefers-color-scheme', 'value' => $scheme],
+                ['name' => 'prefers-reduced-motion', 'value' => 'reduce'],
             ],
         ]);
     }
@@ -136,13 +148,69 @@ final class Chromium
     /** A script that is there before anything of each page, from the next one on. */
     public function bring(string $script): void
     {
-        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
-            'params' => ['source' => $script],
+        $this->brought[] = (string) $this->tell('Page.addScriptToEvaluateOnNewDocument', ['source' => $script])['identifier'];
+    }
+
+    /**
+     * Says something to the browser itself, past what WebDriver knows.
+     *
+     * @param array<string, mixed> $what
+     *
+     * @return array<string, mixed> what it answers
+     */
+    public function tell(string $command, array $what = []): array
+    {
+        return (array) $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => $command,
+            'params' => (object) $what,
         ]);
     }
 
+    /** The walk is over. */
     public function stop(): void
+    {
+        try {
+            $this->usual ? $this->asItCame() : $this->quit();
+        } catch (WebDriverException) {
+            $this->quit();
+        }
+    }
+
+    /** Nothing of the walk stays: neither what its pages kept nor what it was told. */
+    private function asItCame(): void
+    {
+        $windows = $this->driver->getWindowHandles();
+        foreach (array_slice($windows, 1) as $window) {
+            $this->driver->switchTo()->window($window)->close();
+        }
+        $this->driver->switchTo()->window($windows[0]);
+        $origin = (string) $this->driver->executeScript('return location.origin');
+        $this->driver->get('about:blank');
+        $this->tell('Storage.clearDataForOrigin', ['origin' => $origin, 'storageTypes' => 'all']);
+        $this->tell('Network.clearBrowserCookies');
+        $this->tell('Browser.resetPermissions');
+        $this->tell('WebAuthn.disable');
+        $this->tell('Emulation.setEmulatedMedia', ['features' => []]);
+        foreach ($this->brought as $script) {
+            $this->tell('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $script]);
+        }
+        $this->brought = [];
+        $this->driver->manage()->timeouts()->setScriptTimeout(self::SCRIPT_S);
+        $this->driver->manage()->getLog('browser');
+        self::$kept || register_shutdown_function(self::quitAll(...));
+        self::$kept = true;
+        self::$idle[] = $this;
+    }
+
+    private static function quitAll(): void
+    {
+        foreach (self::$idle as $chromium) {
+            $chromium->quit();
+        }
+        self::$idle = [];
+    }
+
+    private function quit(): void
     {
         $this->driver->quit();
         $this->process->stop(1);

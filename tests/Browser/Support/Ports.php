@@ -8,6 +8,8 @@ use RuntimeException;
 
 final class Ports
 {
+    private static ?int $usual = null;
+
     public static function free(): int
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
@@ -15,6 +17,18 @@ final class Ports
         fclose($socket);
 
         return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+
+    /** The one of this process where nobody holds it, so that a browser finds what it has of the same address; else any that is free. */
+    public static function usual(): int
+    {
+        $socket = self::$usual === null ? false : @stream_socket_server('tcp://127.0.0.1:' . self::$usual);
+        if ($socket === false) {
+            return self::$usual = self::free();
+        }
+        fclose($socket);
+
+        return self::$usual;
     }
 
     public static function await(int $port): void

@@ -35,7 +35,7 @@ final class Server
         $root = dirname(__DIR__, 3);
         $folder = sys_get_temp_dir() . '/dripel-browser-' . bin2hex(random_bytes(5));
         mkdir($folder);
-        $port = Ports::free();
+        $port = Ports::usual();
         /** @var array<string, string> $env */
         $env = [
             'APP_ENV' => 'production',
