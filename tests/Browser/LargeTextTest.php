@@ -13,9 +13,11 @@ it('scrolls no page sideways with text at 200 %, as the person has chosen it in 
     $chromium = Chromium::start(360, 800, textPx: 32);
     ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
     $sideways = [];
-    foreach (['/', ...ScreensWalk::PATHS] as $path) {
+    foreach (['/', ...ScreensWalk::PATHS, ...ScreensWalk::ASTRAY] as $path) {
         $chromium->size(360, 800);
-        $page = Page::open($chromium->driver, $server->url, $path);
+        $page = in_array($path, ScreensWalk::ASTRAY, true)
+            ? Page::open($chromium->driver, $server->url, $path)
+            : Page::follow($chromium->driver, $server->url, $path);
         foreach ([360, 1280] as $width) {
             $chromium->size($width, 800);
             $page->settled()->scrollsSideways() && ($sideways[] = "{$path} at {$width}");

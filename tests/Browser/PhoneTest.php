@@ -19,7 +19,7 @@ it('keeps every page short, every target large and what it is for under the thum
     $found = [];
     try {
         ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
-        foreach (['/', ...ScreensWalk::PATHS] as $path) {
+        foreach (['/', ...ScreensWalk::PATHS, ...ScreensWalk::ASTRAY] as $path) {
             $page = Page::open($chromium->driver, $server->url, $path)->settled();
             $found[$path] = array_values(
                 array_filter([

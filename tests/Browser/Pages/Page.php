@@ -30,9 +30,36 @@ class Page
     public static function open(RemoteWebDriver $driver, string $url, string $path = '/'): static
     {
         $driver->get($url . $path);
-        // All of it is drawn: what is not in sight comes a moment after what is.
-        $driver->wait(self::PATIENCE_S, 50)->until(
-            fn() => $driver->executeScript(
+
+        return (new static($driver, $url))->drawn();
+    }
+
+    /** Goes there as a link does: the page comes, and nothing else is loaded anew. Where no page of the app is open, by its address. */
+    public static function follow(RemoteWebDriver $driver, string $url, string $path): static
+    {
+        $went = $driver->executeAsyncScript(
+            <<<'JS'
+            const [path, done] = arguments
+            const router = document.getElementById('app')?.__vue_app__?.config.globalProperties.$inertia
+            if (!router) return done(false)
+            const stop = router.on('finish', () => {
+                stop()
+                done(true)
+            })
+            router.visit(path)
+            JS
+            ,
+            [$path],
+        );
+
+        return $went === true ? (new static($driver, $url))->drawn() : static::open($driver, $url, $path);
+    }
+
+    /** All of it is drawn: what is not in sight comes a moment after what is. */
+    private function drawn(): static
+    {
+        $this->driver->wait(self::PATIENCE_S, 50)->until(
+            fn() => $this->driver->executeScript(
                 <<<'JS'
                 const app = document.getElementById('app')
                 return !app || (app.childElementCount > 0 && !document.querySelector('main[aria-busy]'))
@@ -41,7 +68,7 @@ class Page
             ),
         );
 
-        return new static($driver, $url);
+        return $this;
     }
 
     public function click(string $part): static
@@ -49,7 +76,9 @@ class Page
         $this->pressed = "[data-test=\"{$part}\"]";
         $this->part($part);
         $this->unfold($part)->steadily(function () use ($part): void {
-            $element = $this->driver->wait(self::PATIENCE_S, 50)->until(Until::elementToBeClickable($this->by($part)));
+            $element = $this->driver
+                ->wait(self::PATIENCE_S, 50)
+                ->until(Until::elementToBeClickable($this->by($part)), "{$part} cannot be clicked");
             // As a person does: not under the header, nor under the bar at the foot.
             $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
             $element->click();

@@ -60,24 +60,25 @@ final class ScreensWalk
         '/settings#keep',
         '/history?text=swapped',
         '/rides?text=wet&sort=-distance',
-        '/nowhere',
-        '/%00',
-        '/%ff',
     ];
 
-    public static function walk(string $scheme, int $width): void
+    /** What no link leads to. */
+    public const ASTRAY = ['/nowhere', '/%00', '/%ff'];
+
+    /** @param bool $followed whether it goes from page to page as links do; else each is opened by its address */
+    public static function walk(string $scheme, int $width, bool $followed = false): void
     {
         $server = Server::start('2026-11-25T12:20:00+01:00');
         $chromium = Chromium::start();
         try {
-            self::screens($server, $chromium, $scheme, $width);
+            self::screens($server, $chromium, $scheme, $width, $followed);
         } finally {
             $chromium->stop();
             $server->stop();
         }
     }
 
-    private static function screens(Server $server, Chromium $chromium, string $scheme, int $width): void
+    private static function screens(Server $server, Chromium $chromium, string $scheme, int $width, bool $followed): void
     {
         $driver = $chromium->driver;
         $driver->manage()->timeouts()->setScriptTimeout(30);
@@ -104,6 +105,7 @@ final class ScreensWalk
                 ]),
             );
         };
+        $open = fn(string $path): Page => $followed ? Page::follow($driver, $server->url, $path) : Page::open($driver, $server->url, $path);
         // The code of a dialog comes after the page: it is looked at, and closed, once it is there.
         $overlays = fn(): array => $driver->findElements(By::cssSelector('.v-overlay--active'));
         $opened = fn() => $driver->wait(60, 50)->until(fn() => $overlays() !== []);
@@ -132,10 +134,13 @@ final class ScreensWalk
         $shed->press('?');
         $clean($shed, 'keys');
         foreach (self::PATHS as $path) {
+            $clean($open($path), $path);
+        }
+        foreach (self::ASTRAY as $path) {
             $clean(Page::open($driver, $server->url, $path), $path);
         }
         // Each name of a limit stands under its line.
-        $off = Page::open($driver, $server->url, '/gauge')->driver->executeScript(
+        $off = $open('/gauge')->driver->executeScript(
             <<<'JS'
             return [...document.querySelectorAll('.scale span[style]')].filter((one) => {
                 const [box, all] = [one.getBoundingClientRect(), one.parentElement.getBoundingClientRect()]
@@ -146,25 +151,25 @@ final class ScreensWalk
         );
         array_push($found, ...array_map(fn(string $name) => "/gauge: {$name} is not under its line", $off));
         foreach (['dip', 'measure', 'topup', 'strip', 'retire', 'details', 'correct-opening'] as $opens) {
-            $clean(Page::open($driver, $server->url, '/chains/1')->click($opens), "chain: {$opens}");
+            $clean($open('/chains/1')->click($opens), "chain: {$opens}");
         }
         foreach (
             [
                 ['/gauge', 'add-instrument'],
-                ['/gauge', 'change-expected'],
                 ['/gauge', 'edit-Drawer gauge'],
                 ['/pot-day', 'retire-Lantern C'],
                 ['/bikes/1#parts', 'add-part'],
-                ['/bikes/1?again#parts', 'fit-part-Light wheel cassette'],
+                ['/gauge', 'change-expected'],
+                ['/bikes/1#parts', 'fit-part-Light wheel cassette'],
             ]
             as [$path, $opens]
         ) {
-            $clean(Page::open($driver, $server->url, $path)->click($opens), "{$path}: {$opens}");
+            $clean($open($path)->click($opens), "{$path}: {$opens}");
         }
         foreach (['edit-ride', 'split-ride', 'catch-up', 'which-bike'] as $opens) {
-            $clean(Page::open($driver, $server->url, '/rides')->click($opens), $opens);
+            $clean($open('/rides')->click($opens), $opens);
         }
-        $clean(Page::open($driver, $server->url, '/bikes/5#week')->click('new-commute'), 'commute');
+        $clean($open('/bikes/5#week')->click('new-commute'), 'commute');
         foreach (
             [
                 'add-jar',
@@ -179,13 +184,13 @@ final class ScreensWalk
             ]
             as $opens
         ) {
-            $clean(Page::open($driver, $server->url, '/pot')->click($opens), "pot: {$opens}");
+            $clean($open('/pot')->click($opens), "pot: {$opens}");
         }
         foreach (['set-price', 'add-link', 'add-bottle'] as $opens) {
-            $clean(Page::open($driver, $server->url, '/books/stock')->click($opens), "stock: {$opens}");
+            $clean($open('/books/stock')->click($opens), "stock: {$opens}");
         }
-        $clean(Page::open($driver, $server->url, '/rides')->click('log-ride')->click('pick-date'), 'a month to choose a day from');
-        $new = Page::open($driver, $server->url, '/chains/new')->click('open-known');
+        $clean($open('/rides')->click('log-ride')->click('pick-date'), 'a month to choose a day from');
+        $new = $open('/chains/new')->click('open-known');
         $clean($new, 'more about a chain');
         $plan = $new->click('submit')->awaitText('plan-lines', 'Bare about')->click('other-schools');
         $clean($plan, 'plan of a strip');
@@ -201,7 +206,7 @@ final class ScreensWalk
             $job->done()->part('job-over');
             $clean($job, 'job: over');
         }
-        $potDay = Page::open($driver, $server->url, '/pot-day')->awaitText('plan-lines', 'done about')->click('schools');
+        $potDay = $open('/pot-day')->awaitText('plan-lines', 'done about')->click('schools');
         $clean($potDay, 'plan of a pot day');
         $clean($potDay->fill('target', '120')->awaitText('target', 'limit of this wax'), 'a bath above its limit');
         $potDay->fill('target', '80')->awaitText('plan-lines', 'done about')->click('begin');
@@ -213,21 +218,18 @@ final class ScreensWalk
         $job->click('give-up')->click('give-up')->part('job-over');
         $clean($job, 'pot day: over');
         // At the bike: a swap and a clean, and the way from oil to wax.
-        Page::open($driver, $server->url)->click('swap-Heron')->click('led');
+        $open('/')->click('swap-Heron')->click('led');
         $clean($job->at('small_sprocket'), 'swap, led');
         $job->until('route_cages');
         $clean($job, 'swap: threaded');
         $job->click('give-up')->click('give-up')->part('job-over');
-        Page::open($driver, $server->url, '/bikes/1#drivetrain')->click('care');
+        $open('/bikes/1#drivetrain')->click('care');
         $job->at('cover_brake')->until('sprockets');
         $clean($job, 'care: sprockets');
         $job->click('give-up')->click('give-up')->part('job-over');
-        $clean(Page::open($driver, $server->url, '/bikes/1/convert'), 'nothing to convert');
-        $clean(
-            Page::open($driver, $server->url, '/chains/2/drip')->click('place-in_box')->awaitText('drip-lines', 'covers'),
-            'drip in a box',
-        );
-        $size = Page::open($driver, $server->url, '/chains/new')
+        $clean($open('/bikes/1/convert'), 'nothing to convert');
+        $clean($open('/chains/2/drip')->click('place-in_box')->awaitText('drip-lines', 'covers'), 'drip in a box');
+        $size = $open('/chains/new')
             ->click('open-size')
             ->click('size-by-compute')
             ->fill('chainstay_mm', '410')
@@ -235,19 +237,19 @@ final class ScreensWalk
             ->fill('rear_teeth', '34')
             ->awaitText('sized', 'Keep 109 pitches');
         $clean($size, 'sizing');
-        $shed = Page::open($driver, $server->url)->click('more-Heron');
+        $shed = $open('/')->click('more-Heron');
         $clean($shed, 'more of a bike');
         $clean($shed->click('correct-Heron'), 'wrong chain recorded');
-        $line = Page::open($driver, $server->url)->click('command')->fill('command', 'swap heron c')->awaitText('understood', 'Swap Heron');
+        $line = $open('/')->click('command')->fill('command', 'swap heron c')->awaitText('understood', 'Swap Heron');
         $clean($line, 'command line');
         $gpx = sys_get_temp_dir() . '/screens-' . getmypid() . '.gpx';
         file_put_contents($gpx, '<gpx><trk><trkseg><trkpt lat="52" lon="5"/><trkpt lat="52.1" lon="5"/></trkseg></trk></gpx>');
-        $road = Page::open($driver, $server->url, '/rides');
+        $road = $open('/rides');
         $road->part('track-file')->sendKeys($gpx);
         $road->part('track-km');
         $clean($road, 'track');
         unlink($gpx);
-        $history = Page::open($driver, $server->url, '/history');
+        $history = $open('/history');
         $history->click('undo-action')->part('confirm-undo');
         $clean($history, 'undo');
         expect($found)->toBe([]);
