@@ -67,7 +67,7 @@ const phone = usePhone()
           @click="emit('retire', chain)">
           {{ t('pot_day.retire') }}
         </button>
-        <Link v-if="chain.refusal?.remedy === 'strip'" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
+        <Link v-if="chain.refusal?.remedy === 'strip'" class="as-link" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
       </p>
     </details>
   </fieldset>
