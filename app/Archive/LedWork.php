@@ -78,7 +78,7 @@ final readonly class LedWork
         );
         usort($jobs, fn(GuidedJob $a, GuidedJob $b) => [$a->ended_at, $a->id] <=> [$b->ended_at, $b->id]);
 
-        return array_map(
+        $written = array_map(
             fn(GuidedJob $job) => [
                 'kind' => $job->kind->value,
                 'title' => $job->title,
@@ -94,6 +94,9 @@ final readonly class LedWork
             ],
             $jobs,
         );
+
+        // No file is written that would be refused for what nobody can mend.
+        return array_values(array_filter($written, fn(array $job) => self::fault($job) === null));
     }
 
     /**

@@ -207,8 +207,7 @@ final class WorkshopPlan
     /** Whether it has nothing to plan for: no bike is expected to be ridden, and no chain waits for the pot. */
     public function idle(): bool
     {
-        return $this->result()->potDays === [] &&
-            array_filter($this->riding, fn(RidingPlan $riding) => !$riding->idle()) === [];
+        return $this->result()->potDays === [] && array_filter($this->riding, fn(RidingPlan $riding) => !$riding->idle()) === [];
     }
 
     /** Day by day what is on each bike, and why each chain is dipped. */

@@ -9,6 +9,7 @@ use App\Archive\WorkshopFile;
 use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Chain;
+use App\Models\GuidedJob;
 use App\Models\Ride;
 use App\Models\Setting;
 use App\Models\User;
@@ -79,6 +80,7 @@ it('exports the demo, restores it into an empty workshop, and every figure and s
         ->post('/restore', ['file' => UploadedFile::fake()->createWithContent('w.json', $json)])
         ->assertSessionHasNoErrors()
         ->assertRedirect('/');
+    expect(json_decode($json, true)['led_work'])->toHaveCount(GuidedJob::query()->in($demo)->whereNotNull('ended_at')->count());
     expect($before[0]['heated'])
         ->not->toBe([])
         ->and($before[0]['learned']['strips'])

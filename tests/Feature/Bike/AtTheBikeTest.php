@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Archive\LedWork;
 use App\Logbook\ReadBook;
 use App\Models\Brushing;
 use App\Models\Chain;
@@ -71,6 +72,8 @@ it('leads a swap from one hook to the other, and records it once the chain has p
     ($this->lead)($again, 'route_cages');
     $this->post("/jobs/{$again->id}/give-up", ['action_id' => (string) Str::uuid()])->assertRedirect();
     expect(($this->on)())->toBeNull();
+    // Both go out with the workshop, each as it can be read again.
+    expect(app(LedWork::class)->of($this->bench->workshop))->toHaveCount(2);
 });
 
 it('refuses a swap before a hand is dirty, as the short one does', function (): void {

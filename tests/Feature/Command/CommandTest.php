@@ -63,7 +63,10 @@ it('says what it understood', function (string $text, string $sentence): void {
     ['heron 240 km since monday', 'Heron: 240 km go to 3 days, 80.0 km each.'],
     ['pot saturday', 'Heat the pot on Sat 28 Nov; the rest is planned around it, 45 min more in all.'],
     ['heat the pot on 5 dec', 'Heat the pot on Sat 5 Dec; the rest is planned around it, 45 min more in all.'],
-    ['plan 4 weeks', 'Plan so far ahead. No ride is expected until Wed 23 Dec. Log rides, or write down a week on the page of a bike: then its pot days are planned.'],
+    [
+        'plan 4 weeks',
+        'Plan so far ahead. No ride is expected until Wed 23 Dec. Log rides, or write down a week on the page of a bike: then its pot days are planned.',
+    ],
     ['catch up heron 30 since yesterday', 'Heron: 30 km go to 2 days, 15.0 km each.'],
 ]);
 

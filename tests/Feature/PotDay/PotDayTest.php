@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Workshop\ChangeSettings;
+use App\Archive\LedWork;
 use App\Devices\SimulatedProbe;
 use App\Jobs\RunSimulatedProbe;
 use App\Models\Action;
@@ -952,6 +953,8 @@ it('learns what pot days take from their taps, and offers it to the plan without
     expect($learned())->toBeNull();
     $this->post("/actions/{$id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect($learned())->toBe($offer);
+    // Its taps go out with the workshop, each as it can be read again.
+    expect(app(LedWork::class)->of($this->bench->workshop))->toHaveCount(3);
     // A pot day that is taken back taught nothing.
     $this->post("/actions/{$job->action_id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect($learned())->toBeNull();
