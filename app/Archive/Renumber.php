@@ -110,6 +110,54 @@ final class Renumber
         }, $effects);
     }
 
+    /**
+     * @param array<string, mixed> $job that was led
+     *
+     * @return array<string, mixed>
+     */
+    public function ledWork(array $job): array
+    {
+        $part = fn(mixed $id): int|string => $this->id('components', $id);
+        $each = fn(array $ids): array => array_map($part, $ids);
+        $byPart = fn(array $of): array => array_combine($each(array_keys($of)), $of);
+        $in = function (array $of, array $keys, callable $as): array {
+            foreach ($keys as $key) {
+                isset($of[$key]) && ($of[$key] = $as($of[$key]));
+            }
+
+            return $of;
+        };
+        $terms = $job['terms'];
+        if (isset($terms['wish'])) {
+            $terms['wish'] = $in($terms['wish'], ['pot'], $part);
+            $terms['wish'] = $in($terms['wish'], ['chains', 'powder', 'order'], $each);
+            $terms['wish'] = $in($terms['wish'], ['rinse', 'first'], $byPart);
+        }
+        if (isset($terms['fit'])) {
+            $terms['fit'] = $in($terms['fit'], ['spare'], $part);
+            isset($terms['fit']['measured']) && ($terms['fit']['measured'] = $in($terms['fit']['measured'], ['instrumentId'], $part));
+        }
+
+        return [
+            'steps' => array_map(
+                fn(array $step) => ['about' => $in($step['about'], ['jar', 'into'], $part), 'chains' => $each($step['chains'] ?? [])] +
+                    $step,
+                $job['steps'],
+            ),
+            'chains' => $each($job['chains']),
+            'terms' => $in(
+                $in($in($terms, ['masses'], $byPart), ['chain'], $part),
+                ['bike'],
+                fn(mixed $id): int|string => $this->id('bikes', $id),
+            ),
+            'action_id' => $job['action_id'] === null ? null : $this->id(WorkshopFile::ACTIONS, $job['action_id']),
+            'taps' => array_map(
+                fn(array $tap) => ['about' => $tap['about'] === null ? null : $in($tap['about'], ['chain'], $part)] + $tap,
+                $job['taps'],
+            ),
+        ] + $job;
+    }
+
     private function setting(string $key, mixed $value): mixed
     {
         return match ($key) {

@@ -46,7 +46,7 @@ final readonly class RestoreWorkshop
     {
         $file = self::file($json);
         [$tables, $rain] = [$this->tables($file), self::rain($file)];
-        $led = LedWork::checked(self::part($file, $file, WorkshopFile::LED));
+        $led = LedWorkRules::checked(self::part($file, $file, WorkshopFile::LED));
         try {
             WriteTransaction::run(function () use ($workshop, $tables, $rain, $led): void {
                 $this->emptyWorkshop->isEmpty($workshop) || throw new NotRestored('not_empty');

@@ -204,10 +204,12 @@ final class WorkshopPlan
         return $this->leftOut() === [] && $this->missed() === [] && $this->result()->blocked === null;
     }
 
-    /** Whether it has nothing to plan for: no bike is expected to be ridden, and no chain waits for the pot. */
+    /** Whether it has nothing to plan for: no bike is expected to be ridden, no chain waits for the pot, none waits in vain. */
     public function idle(): bool
     {
-        return $this->result()->potDays === [] && array_filter($this->riding, fn(RidingPlan $riding) => !$riding->idle()) === [];
+        return $this->result()->potDays === [] &&
+            $this->missed() === [] &&
+            array_filter($this->riding, fn(RidingPlan $riding) => !$riding->idle()) === [];
     }
 
     /** Day by day what is on each bike, and why each chain is dipped. */

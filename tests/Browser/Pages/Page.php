@@ -34,7 +34,10 @@ class Page
         return (new static($driver, $url))->drawn();
     }
 
-    /** Goes there as a link does: the page comes, and nothing else is loaded anew. Where no page of the app is open, by its address. */
+    /**
+     * Goes there as a link does: the page comes, and nothing else is loaded anew. Where that does not lead there, by its
+     * address.
+     */
     public static function follow(RemoteWebDriver $driver, string $url, string $path): static
     {
         $went = $driver->executeAsyncScript(
@@ -44,7 +47,7 @@ class Page
             if (!router) return done(false)
             const stop = router.on('finish', () => {
                 stop()
-                done(true)
+                done(location.pathname === new URL(path, location.href).pathname)
             })
             router.visit(path)
             JS

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Archive\ExportWorkshop;
 use App\Archive\LedWork;
+use App\Archive\LedWorkRules;
 use App\Archive\NotRestored;
 use App\Models\Workshop;
 use Illuminate\Http\UploadedFile;
@@ -90,7 +91,7 @@ it('takes no led work that could not be led, and names what is wrong with any ot
             continue;
         }
         try {
-            LedWork::checked($file['tables']['led_work']);
+            LedWorkRules::checked($file['tables']['led_work']);
             $accepted++;
         } catch (NotRestored $e) {
             $refused[] = $e->parameters['column'];

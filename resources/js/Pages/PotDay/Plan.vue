@@ -122,8 +122,7 @@ const link = computed({ get: () => (form.link_in ? 'in' : 'out'), set: (value: s
             :chosen="chosen"
             :rinses="choices.rinse"
             :problem="errors.chains"
-            @measure="about('measure', $event)"
-            @retire="about('retire', $event)" />
+            @settle="about" />
           <div class="two">
             <v-select
               v-model="form.pot_id"

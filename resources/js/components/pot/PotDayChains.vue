@@ -13,7 +13,7 @@ const props = defineProps<{
   rinses: PotDayPage['choices']['rinse']
   problem?: string
 }>()
-const emit = defineEmits<{ measure: [chain: PotDayChain]; retire: [chain: PotDayChain] }>()
+const emit = defineEmits<{ settle: [how: 'measure' | 'retire', chain: PotDayChain] }>()
 const taken = defineModel<number[]>('taken', { required: true })
 const first = defineModel<Record<number, boolean>>('first', { required: true })
 const rinse = defineModel<Record<number, string>>('rinse', { required: true })
@@ -56,16 +56,13 @@ const phone = usePhone()
       <summary>{{ t('pot_day.show_refused') }}</summary>
       <p v-for="chain in refused" :key="chain.id" class="small refused" :data-test="`refused-${chain.name}`">
         {{ chain.refusal?.text }}
-        <button v-if="chain.refusal?.remedy === 'measure'" type="button" class="as-link" @click="emit('measure', chain)">
-          {{ t('pot_day.measure') }}
-        </button>
         <button
-          v-if="chain.refusal?.remedy === 'retire'"
+          v-if="chain.refusal?.remedy === 'measure' || chain.refusal?.remedy === 'retire'"
           type="button"
           class="as-link"
-          :data-test="`retire-${chain.name}`"
-          @click="emit('retire', chain)">
-          {{ t('pot_day.retire') }}
+          :data-test="`${chain.refusal.remedy}-${chain.name}`"
+          @click="emit('settle', chain.refusal.remedy, chain)">
+          {{ t(`pot_day.${chain.refusal.remedy}`) }}
         </button>
         <Link v-if="chain.refusal?.remedy === 'strip'" class="as-link" :href="`/strip?chains[]=${chain.id}`">{{ t('pot_day.strip') }}</Link>
       </p>
