@@ -191,7 +191,8 @@ final readonly class NextWords
         $about = $item->about;
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
-            NextKind::Outrun => $about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun',
+            NextKind::Outrun => ($about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun') . $this->wax($about),
+            NextKind::Unmet => 'unmet' . $this->wax($about),
             NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
             NextKind::Convert => 'convert_' . ($about instanceof Conversion ? $about->current()->value : ''),
             NextKind::Strip => $chain?->wax->oiled === true ? 'strip_oiled' : 'strip',
@@ -214,6 +215,14 @@ final readonly class NextWords
         };
 
         return "next.reason.{$code}";
+    }
+
+    /** Its own words where a ride takes other wax than its km. */
+    private function wax(mixed $about): string
+    {
+        $planned = $about instanceof SwapOfPlan || $about instanceof RideOfPlan;
+
+        return !$planned || (new PlanWords($this->translator, $about->plan))->takesAsMuch($about->day) ? '' : '_wax';
     }
 
     /**
@@ -257,8 +266,6 @@ final readonly class NextWords
             'count' => $counts ? $this->count($item) : count($item->chains),
             'topups' => $chain === null ? '' : trans_choice('words.times', $chain->wax->topUps),
             'swap' => $item->swapTo === null ? '' : $names->chain($item->swapTo->chainId),
-            'swap_left' => $item->swapTo === null ? '' : $this->translator->wax->leftInAll($item->swapTo->left()),
-            'left' => $chain === null ? '' : $this->translator->wax->leftInAll($chain->left()),
             'ridden' => $chain === null ? '' : $q->ridden($chain->wax->cycleKm()),
             'interval' => $chain === null ? '' : $this->translator->wax->interval($chain->terms),
             'hours' => $chain?->terms->intervalHours === null ? '' : $q->hours($chain->terms->intervalHours),
@@ -292,6 +299,8 @@ final readonly class NextWords
                 'ride' => $q->distance($about->day->riddenKm),
                 'day' => $this->translator->dayWord($about->date),
                 'has' => $this->translator->wax->amount($about->day->beforeKm, $about->day->beforeHours),
+                'off_has' => $this->translator->wax->amount($about->day->offKm, $about->day->offHours),
+                'takes' => (new PlanWords($this->translator, $about->plan))->takes($about->day),
             ],
             $about instanceof OpenJob => ['step' => (new JobWords($this->translator))->title($about)],
             $about instanceof JarState => ['jar' => $names->jar($about->jarId), 'cleanings' => (string) $about->cleanings],

@@ -53,6 +53,22 @@ final readonly class PlanWords
         };
     }
 
+    /** What a ride takes of the wax in every measure of its bike: "136 km of wax". */
+    public function takes(LaneDay $day): string
+    {
+        return $this->translator->say($this->plan->terms->marginPct > 0.0 ? 'ahead.takes_with_reserve' : 'ahead.takes', [
+            'needs' => $this->translator->wax->needs($day->afterKm === null ? null : $day->rideKm, $day->rideHours),
+        ]);
+    }
+
+    /** Whether that is nothing but its own km. */
+    public function takesAsMuch(LaneDay $day): bool
+    {
+        $q = $this->translator->quantities;
+
+        return $day->rideHours === null && $q->distance($day->rideKm) === $q->distance($day->riddenKm);
+    }
+
     /** @return list<int> days with a ride that no chain can take, the first first */
     private function brokenDays(): array
     {
@@ -231,7 +247,7 @@ final readonly class PlanWords
         $parameters = [
             'day' => $this->dayOf($day->day),
             'km' => $q->distance($day->riddenKm),
-            'needs' => $this->translator->wax->needs($day->afterKm === null ? null : $day->rideKm, $day->rideHours),
+            'takes' => $this->takes($day),
             'chain' => $names->chain($day->chainId),
             'left' => $day->broken
                 ? $this->translator->wax->amount($day->beforeKm, $day->beforeHours)
@@ -253,7 +269,7 @@ final readonly class PlanWords
                             : ($day->broken
                                 ? 'broken'
                                 : ($day->rideKm > 0.0
-                                    ? ($q->distance($day->rideKm) === $q->distance($day->riddenKm)
+                                    ? ($this->takesAsMuch($day)
                                         ? 'ride'
                                         : 'ride_wax')
                                     : 'rest'))),

@@ -21,7 +21,9 @@ return [
     'pot' => 'Pot day :day: :chains, :time of work',
     'passed' => 'The pot day of :day (:chains) passed unused: it is planned anew.',
     'pot_none' => 'Pot day :day: nothing to dip',
-    'broken' => ':bike’s :km on :day take :needs of wax, and :chain would have :left.',
+    'broken' => ':bike’s :km on :day take :takes, and :chain would have :left.',
+    'takes' => ':needs of wax',
+    'takes_with_reserve' => ':needs of wax with the reserve',
     'about_broken' => ':pots:time of work in all:drips',
     'missed' => [
         'rust' => ':chain rusts from :day :time on, and no pot day comes in time',
@@ -82,14 +84,14 @@ return [
     'day' => [
         'rest' => ':day: no ride; :left on :chain',
         'ride' => ':day: :km on :chain, then :left',
-        'ride_wax' => ':day: :km on :chain, which takes :needs of wax with the reserve; then :left',
+        'ride_wax' => ':day: :km on :chain, which takes :takes; then :left',
         'swap' => 'swap to :chain, :off comes off',
         'drip' => 'dripped the evening before: :chains, dry by :time',
         'pot' => 'fresh from the pot: :chains',
         'over' => 'longer than a coat: the last :over are without wax',
         'kept' => ':day: :event, on :chain, which is kept for it',
         'measure' => 'to be measured: :chains',
-        'broken' => ':day: :km take :needs of wax, and no chain has it; :chain has :left',
+        'broken' => ':day: :km take :takes, and no chain has it; :chain has :left',
         'name' => ':name',
     ],
     'doubt' => [

@@ -501,7 +501,7 @@ final readonly class PlanProps
                         $this->translator->say('ahead.broken', [
                             'bike' => $this->translator->names->bike($bikeId),
                             'km' => $q->distance($day->riddenKm),
-                            'needs' => $this->translator->wax->needs($day->afterKm === null ? null : $day->rideKm, $day->rideHours),
+                            'takes' => $this->words->takes($day),
                             'day' => $this->words->dayOf($day->day),
                             'left' => $this->translator->wax->amount($day->beforeKm, $day->beforeHours),
                             'chain' => $this->translator->names->chain($day->chainId),

@@ -27,8 +27,10 @@ final readonly class LaneDay
         public float $riddenKm,
         /** Of the wax that it takes, what is more than a whole coat: so far it goes without. */
         public float $overKm,
-        /** The chain that came off for it. */
+        /** The chain that came off for it, and what was left on it in the measures of its bike. */
         public ?int $offId,
+        public ?float $offKm,
+        public ?float $offHours,
         public array $dripped,
         /** Its chains that came out of the pot for it. */
         public array $dipped,

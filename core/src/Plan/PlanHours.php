@@ -20,6 +20,9 @@ final readonly class PlanHours
 
     public const RIDE = 9;
 
+    /** From then on nobody is taken to ride that day as usual: the evening is for the bench. A ride that somebody planned stays. */
+    public const RIDDEN = self::POT_EVENING;
+
     public const MEASURE = 18;
 
     /** On the evening before the ride that it is for. */

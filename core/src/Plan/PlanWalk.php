@@ -66,13 +66,11 @@ final readonly class PlanWalk
     private static function day(WorkshopPlan $plan, PlannedBike $bike, BikeRun $run, int|string $bikeId, int $day, array $dipped): LaneDay
     {
         [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
+        [$offKm, $offHours] = self::left($bike, $run, $run->on);
         $ridden = !isset($plan->leftOut()[$bikeId][$day]) && $run->ride($day);
         $chain = $run->on;
         $km = $bike->dailyKm[$day];
-        [$leftKm, $leftHours] = [
-            isset($run->bare[$chain]) && $bike->intervalKm !== null ? 0.0 : $run->leftKm($chain),
-            $run->leftHours($chain),
-        ];
+        [$leftKm, $leftHours] = self::left($bike, $run, $chain);
         [$beforeKm, $beforeHours] = [$leftKm, $leftHours];
         if ($ridden && $km > 0.0) {
             $beforeKm = $leftKm === null ? null : min($bike->intervalKm, $leftKm + $km);
@@ -91,10 +89,18 @@ final readonly class PlanWalk
             ($plan->riding[$bikeId] ?? null)->ridden[$day] ?? 0.0,
             $ridden ? max(0.0, $km - ($bike->intervalKm ?? INF)) : 0.0,
             isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
+            isset($run->swaps[$swaps]) ? $offKm : null,
+            isset($run->swaps[$swaps]) ? $offHours : null,
             array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
             array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
             !$ridden,
         );
+    }
+
+    /** @return array{float|null, float|null} km and hours; null in the measure that its bike does not go by */
+    private static function left(PlannedBike $bike, BikeRun $run, int $chain): array
+    {
+        return [isset($run->bare[$chain]) && $bike->intervalKm !== null ? 0.0 : $run->leftKm($chain), $run->leftHours($chain)];
     }
 
     /**

@@ -15,7 +15,7 @@ use Dripel\Core\Logbook\SettingKey;
 /**
  * What a bike will be ridden day by day, in effective km and as ridden: single rides that are planned, else nothing on a holiday, else the
  * week as
- * somebody wrote it down, else as in the last eight weeks. On the day of an event the chain that is kept for it is ridden and no other
+ * somebody wrote it down, else as in the last eight weeks; today no more once it was ridden or its evening has begun. On the day of an event the chain that is kept for it is ridden and no other
  * loses any wax. What the road will take is the bike's own past in that half of the year.
  */
 final readonly class RidingPlan
@@ -81,7 +81,7 @@ final readonly class RidingPlan
                         ),
                     ),
                 ],
-                $ahead === 0 && $rail->habit->riddenToday => [0.0, 0.0],
+                $ahead === 0 && ($rail->habit->riddenToday || $nowS >= $today->atHour(PlanHours::RIDDEN)) => [0.0, 0.0],
                 $week !== [] => [$ofWeek, $ofWeek * $factor($season)],
                 $rail->habit->usualKm !== [] => [$rail->habit->riddenOn($day->weekday()), $rail->habit->usualOn($day->weekday())],
                 default => [$rail->habit->weeklyRiddenKm / 7, $rail->habit->weeklyKm / 7],

@@ -69,11 +69,11 @@ function riddenAgo(array $rides, array $with = []): Book
 }
 
 /** @param list<PlannedRide> $planned */
-function weekAhead(Book $book, array $planned = []): RidingPlan
+function weekAhead(Book $book, array $planned = [], int $nowS = WEDNESDAY_S): RidingPlan
 {
     $utc = new DateTimeZone('UTC');
 
-    return RidingPlan::of($book, Rail::all($book, WEDNESDAY_S, $utc)[0], $planned, 7, WEDNESDAY_S, $utc);
+    return RidingPlan::of($book, Rail::all($book, $nowS, $utc)[0], $planned, 7, $nowS, $utc);
 }
 
 it('rides what is planned, else the week as it was written, else as usual, else as much as lately on any day', function (): void {
@@ -115,6 +115,20 @@ it('rides what is planned, else the week as it was written, else as usual, else 
 it('rides nothing more today where it was ridden today', function (): void {
     $plan = weekAhead(riddenAgo([0 => [20.0]], ['bike.week_winter' => [0, 0, 30, 0, 0, 0, 0]]));
     expect([$plan->ridden[0], $plan->km[0]])->toBe([0.0, 0.0]);
+});
+
+it('rides as usual until the evening, and what is planned until midnight', function (): void {
+    $written = riddenAgo([], ['bike.week_winter' => [0, 0, 30, 0, 0, 0, 0]]);
+    $late = [new PlannedRide(1, '2026-11-25', '2026-11-25', 5, 45.0, Condition::Dry, 'By lamplight')];
+    [$six, $seven] = [WEDNESDAY_S + 7 * 3600 - 1, WEDNESDAY_S + 7 * 3600];
+    expect(weekAhead($written, nowS: $six)->ridden[0])
+        ->toBe(30.0)
+        ->and(weekAhead($written, nowS: $seven)->ridden)
+        ->toBe([0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0])
+        ->and(weekAhead($written, $late, $seven)->ridden[0])
+        ->toBe(45.0)
+        ->and(weekAhead(riddenAgo([10 => [100.0], 33 => [40.0]]), nowS: $seven)->ridden[0])
+        ->toBe(0.0);
 });
 
 it('knows the mean week of the last year, and what a km took', function (): void {
