@@ -661,6 +661,7 @@ return [
         'pace' => 'Empty: by the hours, :km an hour',
         'hours' => 'Hours',
         'hours_hint' => '2:15; empty if unknown',
+        'untimed' => '2:15; empty: at :km an hour',
         'condition' => 'Condition',
         'loud' => 'The chain got loud',
         'time' => 'Start',

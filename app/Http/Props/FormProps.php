@@ -31,6 +31,7 @@ use Dripel\Core\Wear\Instrument;
  *         since: array{date: string, time: string}|null,
  *         chains: list<array{id: int, label: string}>,
  *         pace: string,
+ *         untimed: string,
  *         rideTime: string,
  *     }>,
  *     conditions: list<array{value: string, title: string, note: string}>,
@@ -93,6 +94,7 @@ final readonly class FormProps
                         $span === null ? null : ['date' => $q->date($span->fromS, 'yyyy-MM-dd'), 'time' => $q->date($span->fromS, 'HH:mm')],
                     'chains' => $this->chainsOf($bikeId),
                     'pace' => $this->pace($bikeId),
+                    'untimed' => $this->untimed($bikeId),
                     'rideTime' => $q->date($this->rideS($span?->fromS), 'HH:mm'),
                 ];
             }, $this->book->bikeIds),
@@ -133,6 +135,17 @@ final readonly class FormProps
         return $hoursPerKm === null
             ? ''
             : $this->translator->say('ui.ride.pace', ['km' => $this->translator->quantities->distance(1.0 / $hoursPerKm)]);
+    }
+
+    /** What empty hours come to where they say when wax is due; empty where they do not. */
+    private function untimed(int $bikeId): string
+    {
+        $terms = $this->book->terms()->ofBike($bikeId, $this->translator->nowS);
+        $hoursPerKm = Pace::counted($this->book->ridesOf($bikeId), $terms->hoursAlone);
+
+        return $terms->intervalHours === null || $hoursPerKm <= 0.0
+            ? ''
+            : $this->translator->say('ui.ride.untimed', ['km' => $this->translator->quantities->distance(1.0 / $hoursPerKm)]);
     }
 
     /** @return list<array{id: int, label: string}> the chains of a bike's rail that are in use */

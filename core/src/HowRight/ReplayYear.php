@@ -97,7 +97,7 @@ final readonly class ReplayYear
                 isset($on[$entry->bikeId]) && $on[$entry->bikeId] !== $chainId && $year->swap();
                 $on[$entry->bikeId] = $chainId;
                 $km = $entry->km * $this->book->settings->factor($entry->condition, $entry->moment->unixS);
-                $pace[$entry->bikeId] ??= Pace::hoursPerKm($this->book->ridesOf($entry->bikeId)) ?? 0.0;
+                $pace[$entry->bikeId] ??= Pace::counted($this->book->ridesOf($entry->bikeId), $terms->hoursAlone);
                 $hours = $entry->hours ?? $entry->km * $pace[$entry->bikeId];
                 $year->ride($km, $coats[$chainId]->ride($km, $hours, $terms->limitKm(), $terms->intervalHours));
                 continue;

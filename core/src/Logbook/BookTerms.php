@@ -12,7 +12,7 @@ final class BookTerms
     /** @var array<string, float|null> by bike and instant: every chain of a bike asks */
     private array $learned = [];
 
-    /** @var array<int, float|null> effective km in an hour, by bike */
+    /** @var array<int, float> effective km in an hour, by bike */
     private array $kmPerHour = [];
 
     public function __construct(private readonly Book $book) {}
@@ -45,22 +45,34 @@ final class BookTerms
     public function setKm(int $bikeId, int $atS): float
     {
         $settings = $this->book->settings;
-        $kmPerHour = $settings->byHoursAlone($bikeId, $atS) ? $this->kmPerHour($bikeId) : null;
 
-        return $kmPerHour === null ? $settings->intervalKm($bikeId, $atS) : $kmPerHour * $settings->intervalHours($bikeId, $atS);
+        return $settings->byHoursAlone($bikeId, $atS)
+            ? $this->kmPerHour($bikeId) * $settings->intervalHours($bikeId, $atS)
+            : $settings->intervalKm($bikeId, $atS);
     }
 
-    /** Effective km in an hour of all its rides that were timed; null: none was. */
-    private function kmPerHour(int $bikeId): ?float
+    /** Effective km in an hour of all its rides that were timed; where none was, of those that were not, at the usual pace. */
+    private function kmPerHour(int $bikeId): float
     {
-        if (!array_key_exists($bikeId, $this->kmPerHour)) {
-            $timed = array_filter($this->book->ridesOf($bikeId)->all(), fn(Ride $ride) => $ride->hours > 0.0 && $ride->km > 0.0);
-            $hours = array_sum(array_map(fn(Ride $ride) => $ride->hours, $timed));
-            $km = array_map(fn(Ride $ride) => $ride->km * $this->book->settings->factor($ride->condition, $ride->moment->unixS), $timed);
-            $this->kmPerHour[$bikeId] = $hours > 0.0 ? array_sum($km) / $hours : null;
+        return $this->kmPerHour[$bikeId] ??= $this->findKmPerHour($this->book->ridesOf($bikeId)->all());
+    }
+
+    /** @param list<Ride> $rides */
+    private function findKmPerHour(array $rides): float
+    {
+        $timed = array_filter($rides, fn(Ride $ride) => $ride->hours > 0.0 && $ride->km > 0.0);
+        [$km, $effectiveKm, $hours] = [0.0, 0.0, 0.0];
+        foreach ($timed ?: $rides as $ride) {
+            $km += $ride->km;
+            $effectiveKm += $ride->km * $this->book->settings->factor($ride->condition, $ride->moment->unixS);
+            $hours += $ride->hours ?? 0.0;
         }
 
-        return $this->kmPerHour[$bikeId];
+        return match (true) {
+            $timed !== [] => $effectiveKm / $hours,
+            $km > 0.0 => (Pace::USUAL_KMH * $effectiveKm) / $km,
+            default => Pace::USUAL_KMH,
+        };
     }
 
     /** Of a bike that goes by ear: when its chains get loud; null before the first noise, and for any other. */

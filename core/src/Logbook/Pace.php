@@ -7,11 +7,23 @@ namespace Dripel\Core\Logbook;
 /** How fast somebody rides, by the rides that were timed: what stands in for the hours of one that was not. */
 final readonly class Pace
 {
+    /** Of a bike on which nobody ever timed a ride, where its hours are wanted all the same. House rule. */
+    public const USUAL_KMH = 20.0;
+
     /** Hours per km as ridden; null where no ride was timed. */
     public static function hoursPerKm(Rides $rides): ?float
     {
         $km = $rides->sum(RideSum::TimedKm);
 
         return $km > 0.0 ? $rides->sum(RideSum::Hours) / $km : null;
+    }
+
+    /**
+     * What an untimed ride counts for, in hours per km as ridden. Where no ride was timed: the usual pace if hours alone say when wax is
+     * due, which else would never be; beside an interval in km no hours at all.
+     */
+    public static function counted(Rides $rides, bool $hoursAlone): float
+    {
+        return self::hoursPerKm($rides) ?? ($hoursAlone ? 1.0 / self::USUAL_KMH : 0.0);
     }
 }

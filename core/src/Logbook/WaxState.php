@@ -136,8 +136,7 @@ final readonly class WaxState
                 ),
                 $topUps,
             ),
-            // Where no ride was ever timed, what nobody timed took none.
-            Pace::hoursPerKm($allRides) ?? 0.0,
+            Pace::counted($allRides, $terms->hoursAlone),
         );
     }
 

@@ -20,7 +20,7 @@ final readonly class RiddenDays
     {
         [$km, $hours] = [array_fill(0, $days, 0.0), array_fill(0, $days, 0.0)];
         $rides = $book->ridesOf($bikeId);
-        $pace = Pace::hoursPerKm($rides) ?? 0.0;
+        $pace = Pace::counted($rides, $book->settings->byHoursAlone($bikeId, $first->startS()));
         $place = [];
         for ($day = 0; $day < $days; $day++) {
             $place[$first->plus($day)->date] = $day;

@@ -23,7 +23,7 @@ final readonly class RidingPlan
     /**
      * @param list<float> $km effective km for each day from today
      * @param list<float> $ridden the same as ridden
-     * @param list<float> $hours likewise, at the bike's pace; 0 where nobody ever timed a ride
+     * @param list<float> $hours likewise, at the bike's pace; 0 where nobody ever timed a ride and it goes by km too
      * @param list<bool> $habit whether a day is like the last eight weeks
      * @param list<bool> $spread whether its km are a share of the week's: on no day of the week is a ride usual
      * @param list<string> $names of planned rides, by day; empty where none is
@@ -41,7 +41,7 @@ final readonly class RidingPlan
         public array $kept,
         /** Whether single rides, days off or an event make these weeks unlike others. */
         public bool $special,
-        /** Hours for a km as ridden; 0: nobody ever timed a ride. */
+        /** Hours for a km as ridden; 0: nobody ever timed a ride, and it goes by km too. */
         public float $hoursPerKm,
     ) {}
 
@@ -97,7 +97,7 @@ final readonly class RidingPlan
             }
         }
 
-        $pace = $rail->habit->hoursPerKm ?? (Pace::hoursPerKm($book->ridesOf($rail->bikeId)) ?? 0.0);
+        $pace = $rail->habit->hoursPerKm ?? Pace::counted($book->ridesOf($rail->bikeId), $settings->byHoursAlone($rail->bikeId, $nowS));
 
         return new self(
             array_values($km),

@@ -273,7 +273,7 @@ final readonly class WorkshopYears
             ),
             $rail->fitted->chainId,
             $terms->intervalHours,
-            Pace::hoursPerKm($book->ridesOf($rail->bikeId)) ?? 0.0,
+            Pace::counted($book->ridesOf($rail->bikeId), $terms->hoursAlone),
         );
     }
 

@@ -9,6 +9,7 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Rides;
 
 /**
  * A ride that was written down drier than the rain has it: dry is what nobody chose. One that was written down wetter is believed, so is
@@ -16,10 +17,8 @@ use Dripel\Core\Logbook\Ride;
  */
 final readonly class WetterRide
 {
-    /** House rules: how far back it is asked for, and how fast a ride was that nobody timed, on a bike that never was. */
+    /** House rule: how far back it is asked for. */
     public const DAYS = 14;
-
-    private const KMH = 20.0;
 
     private function __construct(public Ride $ride, public RoadGuess $guess) {}
 
@@ -42,9 +41,7 @@ final readonly class WetterRide
 
     private static function hours(Book $book, Ride $ride): float
     {
-        $perKm = $ride->bikeId === null ? null : Pace::hoursPerKm($book->ridesOf($ride->bikeId));
-
-        return $ride->hours ?? $ride->km * ($perKm ?? 1.0 / self::KMH);
+        return $ride->hours ?? $ride->km * Pace::counted($ride->bikeId === null ? Rides::of([]) : $book->ridesOf($ride->bikeId), true);
     }
 
     private static function isWetter(Condition $guess, Condition $written): bool

@@ -529,6 +529,7 @@ export interface FormDefaults {
     since: { date: string; time: string } | null
     chains: { id: number; label: string }[]
     pace: string
+    untimed: string
     rideTime: string
   }[]
   conditions: { value: string; title: string; note: string }[]

@@ -144,6 +144,17 @@ it('lets an untimed ride take its bike’s pace where hours count', function ():
         ->toEqualWithDelta(8.5, 1e-9);
 });
 
+it('lets an untimed ride take the usual 20 km/h where hours alone count and none was timed', function (array $rides, float $hours, float $km): void {
+    $alone = [[SettingKey::IntervalHours, 1, 10], [SettingKey::IntervalKm, 1, null]];
+    $state = coatAfter($rides, settings: $alone)->chain(7, 86_400);
+    expect([$state->wax->life->leftHours, $state->terms->intervalKm])->toEqualWithDelta([$hours, $km], 1e-9);
+})->with([
+    'ten hours are 200 km' => [[[40.0]], 8.0, 200.0],
+    'wet kilometres take more wax in the same hours' => [[[40.0, null, Condition::Wet], [40.0]], 6.0, 350.0],
+    'one that was timed is the pace of all' => [[[20.0, 2.0], [40.0]], 4.0, 100.0],
+    'not ridden' => [[], 10.0, 200.0],
+]);
+
 it('names the dirtiest ride of a coat, its distance and where it began', function (): void {
     $wax = coatAfter([[10.0, null, Condition::Damp], [5.0, null, Condition::Muddy], [7.0]])->chain(7, 86_400)->wax;
     expect([$wax->worstCondition(), $wax->cycleKm()->km, $wax->cycleKm()->whole, $wax->topUps, $wax->dip?->id])

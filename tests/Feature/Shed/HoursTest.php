@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Bike;
 use App\Models\Ride;
+use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
 beforeEach(function (): void {
@@ -35,6 +36,27 @@ beforeEach(function (): void {
             Bench::form($ago),
     );
     $this->plain = fn(mixed $of): string => str_replace("\u{a0}", ' ', (string) json_encode($of, JSON_UNESCAPED_UNICODE));
+});
+
+it('lets wax run out on a bike of hours of which nobody times a ride, and says what an empty field counts for', function (): void {
+    ($this->save)([])->assertSessionHasNoErrors();
+    ($this->ride)(['distance' => '150'])->assertSessionHasNoErrors();
+    ($this->ride)(['distance' => '60'], 10)->assertSessionHasNoErrors();
+    $this->get('/')->assertInertia(
+        fn(AssertableInertia $page) => $page
+            ->where('forms.bikes.0.untimed', fn(string $hint) => ($this->plain)($hint) === '"2:15; empty: at 20 km an hour"')
+            ->where('rails.0.until.due', true),
+    );
+    $next = Bench::steps(Bench::deferred($this, '/', 'next')['next']);
+    expect(($this->plain)($next[0]['title'] . ' ' . $next[0]['reason']))->toContain(
+        'No wax for 21 km on Badger tomorrow It takes 1 h 11 of wax with the reserve; A will have 0 min.',
+    );
+    // The first that is timed is the pace of all.
+    ($this->ride)(['distance' => '60', 'hours' => '2:00'], 5)->assertSessionHasNoErrors();
+    expect($this->bench->state($this->a)->wax->life?->leftHours)
+        ->toEqualWithDelta(10.0 - 270.0 / 30.0, 1e-9)
+        ->and(($this->plain)($this->get('/')->inertiaProps('forms.bikes.0.untimed')))
+        ->toBe('"2:15; empty: at 30 km an hour"');
 });
 
 it('goes by hours alone where no distance is set: rail, chain, drip, plan and form say hours', function (): void {

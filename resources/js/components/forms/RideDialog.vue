@@ -40,7 +40,7 @@ const bikes = computed(() => [
   ...(props.forms.bikes.length > 1 || props.ride?.bike === null ? [{ value: null, title: t('ride.not_sure') }] : []),
 ])
 
-const pace = computed(() => props.forms.bikes.find((bike) => bike.id === form.bike_id)?.pace ?? '')
+const ridden = computed(() => props.forms.bikes.find((bike) => bike.id === form.bike_id))
 
 const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${props.ride.id}` : '/rides', () => (open.value = false))
 </script>
@@ -62,14 +62,14 @@ const save = () => submit(props.ride ? 'put' : 'post', props.ride ? `/rides/${pr
         v-model="form.distance"
         :label="t('ride.distance')"
         :unit="here.distanceUnit"
-        :hint="pace"
+        :hint="ridden?.pace"
         :error-messages="form.errors.distance"
         name="distance"
         autofocus />
       <TextField
         v-model="form.hours"
         :label="t('ride.hours')"
-        :hint="t('ride.hours_hint')"
+        :hint="ridden?.untimed || t('ride.hours_hint')"
         :error-messages="form.errors.hours"
         name="hours" />
     </div>
