@@ -178,6 +178,7 @@ final readonly class NextWords
             $item->about instanceof BathState => 'bath_' . ($item->about->ledger?->next->value ?? 'ok'),
             $item->kind === NextKind::Overdue && $item->verb === Verb::TopUp => 'overdue_drip',
             $item->kind === NextKind::Bare && $item->verb === Verb::TopUp => 'bare_drip',
+            $item->kind === NextKind::NoChain && $item->verb === Verb::Add => 'no_chain_add',
             in_array($item->kind, [NextKind::Overdue, NextKind::Unsure], true) && $item->swapTo === null => "{$item->kind->value}_dip",
             default => $item->kind->value,
         };

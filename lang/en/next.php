@@ -61,6 +61,7 @@ return [
         'measure' => 'Measure :full',
         'buy' => 'Buy a chain for :bike',
         'no_chain' => 'Choose the chain that :bike had on',
+        'no_chain_add' => 'Add the chain that :bike had on',
         'no_bike' => 'Choose the bike of a ride',
         'unsure' => 'Swap :bike to :swap',
         'unsure_dip' => 'Dip :full to be sure',

@@ -32,6 +32,14 @@ final readonly class Drivetrain
         );
     }
 
+    /** Whether a chain is as wide as a bike's sprockets are; where nobody said how many there are nothing speaks against it. */
+    public static function takes(Settings $settings, int $bikeId, int $chainId): bool
+    {
+        [$bike, $chain] = [$settings->whole(SettingKey::BikeSpeeds, $bikeId), $settings->whole(SettingKey::ChainSpeeds, $chainId)];
+
+        return $bike <= 0 || $chain <= 0 || $bike === $chain;
+    }
+
     public function derailleur(): bool
     {
         return $this->speeds !== 1;

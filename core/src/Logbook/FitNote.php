@@ -51,8 +51,6 @@ enum FitNote: string
     public static function all(Book $book, ChainState $chain, int $bikeId): array
     {
         [$chainId, $nowS] = [$chain->chainId, $chain->nowS];
-        $chainSpeeds = $book->settings->whole(SettingKey::ChainSpeeds, $chainId);
-        $bikeSpeeds = $book->settings->whole(SettingKey::BikeSpeeds, $bikeId);
         $link = $book->inventory()->linkOf($chainId, $nowS);
         $off = $book->fittings()->componentOn($bikeId, $nowS);
         $waxless = !$chain->rideable() && !$chain->wear->pastLimit && $chain->wax->known;
@@ -62,7 +60,7 @@ enum FitNote: string
             self::from(...),
             array_keys(
                 array_filter([
-                    self::WrongSpeed->value => $chainSpeeds > 0 && $bikeSpeeds > 0 && $chainSpeeds !== $bikeSpeeds,
+                    self::WrongSpeed->value => !Drivetrain::takes($book->settings, $bikeId, $chainId),
                     self::LinkSpent->value => $left !== null && $left <= 0,
                     self::LastClosing->value => $left === 1,
                     self::PinOff->value => $off !== null && $off !== $chainId && self::pinned($book, $off),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Next;
 
+use Dripel\Core\Plan\Rail;
+
 /** Rides that have no chain or no bike to go to. */
 final readonly class RidesWithoutPlace implements NextSource
 {
@@ -17,8 +19,11 @@ final readonly class RidesWithoutPlace implements NextSource
         foreach ($in->book->kept('rides without chain', fn() => $in->book->ridesWithoutChain()->all()) as $ride) {
             $byBike[(int) $ride->bikeId][] = $ride;
         }
+        // Where none is known there is none to choose.
+        $chainless = array_column(array_filter($in->rails, fn(Rail $rail) => $rail->chains() === []), 'bikeId');
         foreach ($byBike as $bikeId => $rides) {
-            $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $in->today->date, Verb::Fit, rides: $rides);
+            $verb = in_array($bikeId, $chainless, true) ? Verb::Add : Verb::Fit;
+            $items[] = new NextItem(NextKind::NoChain, $bikeId, [], $in->today->date, $verb, rides: $rides);
         }
 
         return $items;

@@ -46,7 +46,7 @@ final readonly class ChainSupply
         if ($wanted === 0) {
             return null;
         }
-        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => !$chain->wear->pastLimit));
+        $chains = array_values(array_filter($rail->chains(), fn(ChainState $chain) => !$chain->wear->pastLimit && $rail->suits($chain)));
         if (count($chains) < $wanted) {
             return new self($rail->bikeId, count($chains), $wanted, $today->date, $today->date, null);
         }

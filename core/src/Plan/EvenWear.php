@@ -32,7 +32,7 @@ final readonly class EvenWear
         $chains = array_values(
             array_filter(
                 $rail->chains(),
-                fn(ChainState $chain) => isset($forecasts[$chain->chainId]) && !$chain->wear->pastLimit && !$rail->kept($chain),
+                fn(ChainState $chain) => isset($forecasts[$chain->chainId]) && !$chain->wear->pastLimit && $rail->serves($chain),
             ),
         );
         usort(

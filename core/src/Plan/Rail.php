@@ -7,6 +7,7 @@ namespace Dripel\Core\Plan;
 use DateTimeZone;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Drivetrain;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\PotDay\PotRefusal;
 
@@ -92,8 +93,7 @@ final readonly class Rail
     }
 
     /**
-     * The chain to swap to: of those that can be ridden and are not kept for something the one with the most wax, then the one ridden
-     * least.
+     * The chain to swap to: of those that can be ridden and serve its everyday rides the one with the most wax, then the one ridden least.
      *
      * @param int|null $byS when it has to be set and dry; null: now
      */
@@ -103,7 +103,7 @@ final readonly class Rail
             $this->hanging,
             fn(ChainState $chain) => $chain->rideable() &&
                 ($chain->readyAtS === null || ($byS !== null && $chain->readyAtS <= $byS)) &&
-                !$this->kept($chain),
+                $this->serves($chain),
         );
         usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
 
@@ -135,6 +135,18 @@ final readonly class Rail
         return $chain->keptFor !== null && $chain->keptFor->waits($chain->nowS, $this->settings);
     }
 
+    /** Whether it goes on the bike without a word said against it: its sprockets are for it, or it is on already. */
+    public function suits(ChainState $chain): bool
+    {
+        return $chain === $this->fitted || Drivetrain::takes($this->settings, $this->bikeId, $chain->chainId);
+    }
+
+    /** Whether it is one for everyday rides: it suits the bike and is not kept for an event. */
+    public function serves(ChainState $chain): bool
+    {
+        return $this->suits($chain) && !$this->kept($chain);
+    }
+
     /** Whether it has to be stripped before any wax holds on it. */
     public function greasy(ChainState $chain): bool
     {
@@ -151,13 +163,16 @@ final readonly class Rail
     public function leftWithout(int $chainId): array
     {
         return array_values(
-            array_filter($this->chains(), fn(ChainState $chain) => $chain->chainId !== $chainId && !$chain->wear->pastLimit),
+            array_filter(
+                $this->chains(),
+                fn(ChainState $chain) => $chain->chainId !== $chainId && !$chain->wear->pastLimit && $this->suits($chain),
+            ),
         );
     }
 
     /** @return list<ChainState> the hanging chains whose next place is the pot */
     public function forThePot(): array
     {
-        return array_values(array_filter($this->hanging, fn(ChainState $chain) => $chain->wantsPot()));
+        return array_values(array_filter($this->hanging, fn(ChainState $chain) => $chain->wantsPot() && $this->suits($chain)));
     }
 }

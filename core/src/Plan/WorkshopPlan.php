@@ -504,7 +504,7 @@ final class WorkshopPlan
             array_filter(
                 $rail->chains(),
                 fn(ChainState $chain) => $chain === $rail->fitted ||
-                    (!$chain->wear->pastLimit && !$rail->kept($chain) && !$rail->greasy($chain)),
+                    (!$chain->wear->pastLimit && $rail->serves($chain) && !$rail->greasy($chain)),
             ),
         );
         if ($rail->fitted === null || $chains === []) {

@@ -248,7 +248,7 @@ final readonly class WorkshopYears
             array_filter(
                 $rail->chains(),
                 fn(ChainState $chain) => $chain === $rail->fitted ||
-                    (!$chain->wear->pastLimit && $chain->wax->life !== null && !$rail->kept($chain)),
+                    (!$chain->wear->pastLimit && $chain->wax->life !== null && $rail->serves($chain)),
             ),
         );
         assert($chains !== []);

@@ -51,7 +51,7 @@ function oneBike(array $rides, string $dipped, ?string $otherDipped = null, arra
             new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1),
             // What was never dipped came waxed.
             new DatedSetting(SettingKey::ChainLoad, 2, new Moment(0), 'factory_waxed'),
-            ...array_map(fn(array $s) => new DatedSetting($s[0], 1, new Moment(0), $s[1]), $settings),
+            ...array_map(fn(array $s) => new DatedSetting($s[0], $s[2] ?? 1, new Moment(0), $s[1]), $settings),
         ]),
         [new Fitting(1, new Moment(clockAt('2026-08-01 08:00')), 1, 1)],
         array_map(function (array $ride) use (&$n) {
@@ -158,6 +158,14 @@ it('asks for what comes next, in order of its day', function (Book $book, array 
         fn() => oneBike(weekends(8), '2026-11-14 20:00'),
         [['planned_pot', '2026-11-28', false]],
     ],
+    'none but a chain for other sprockets: nobody is sent to fit it' => [
+        fn() => oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00', [
+            [SettingKey::BikeSpeeds, 9],
+            [SettingKey::ChainSpeeds, 9],
+            [SettingKey::ChainSpeeds, 12, 2],
+        ]),
+        [['planned_pot', '2026-11-28', false], ['buy', '2026-11-25', false]],
+    ],
     'overdue, with one to swap to' => [
         fn() => oneBike(weekends(8), '2026-10-30 20:00', '2026-11-24 20:00'),
         [['overdue', '2026-11-28', false], ['planned_pot', '2026-12-06', false]],
@@ -175,6 +183,19 @@ it('asks for what comes next, in order of its day', function (Book $book, array 
         [['no_chain', '2026-11-25', false]],
     ],
 ]);
+
+it('asks to add the chain of a ride where none is known, and to choose it where there is one', function (): void {
+    $ride = new Ride(1, new Moment(clockAt('2026-11-24 09:00')), 1, 30.0, null, Condition::Dry);
+    $hung = new Settings([new DatedSetting(SettingKey::ChainHome, 2, new Moment(0), 1)]);
+    $verbs = fn(Book $book) => array_map(
+        fn(NextItem $item) => [$item->kind, $item->verb],
+        Asked::oneByOne(Asked::input($book, clockAt('2026-11-25 12:00'), zone())),
+    );
+    expect($verbs(new Book([1], [], new Settings([]), [], [$ride], [])))
+        ->toBe([[NextKind::NoChain, Verb::Add]])
+        ->and($verbs(new Book([1], [2], $hung, [], [$ride], [new Dip(1, new Moment(clockAt('2026-11-20 20:00')), 2)])))
+        ->toBe([[NextKind::NoChain, Verb::Fit]]);
+});
 
 it('explains what is left so that it can be recomputed line by line', function (): void {
     $book = oneBike([...weekends(2), ['2026-11-23 18:00', 12.0, Condition::Damp]], '2026-11-13 20:00');
