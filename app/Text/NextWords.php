@@ -218,12 +218,13 @@ final readonly class NextWords
         return "next.reason.{$code}";
     }
 
-    /** Its own words where a ride takes other wax than its km. */
+    /** Its own words where a ride takes other wax than its km, or hours of it. */
     private function wax(mixed $about): string
     {
-        $planned = $about instanceof SwapOfPlan || $about instanceof RideOfPlan;
-
-        return !$planned || (new PlanWords($this->translator, $about->plan))->takesAsMuch($about->day) ? '' : '_wax';
+        return ($about instanceof SwapOfPlan || $about instanceof RideOfPlan) &&
+            ($about->day->rideHours !== null || !(new PlanWords($this->translator, $about->plan))->takesAsMuch($about->day))
+            ? '_wax'
+            : '';
     }
 
     /**

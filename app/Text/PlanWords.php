@@ -61,12 +61,12 @@ final readonly class PlanWords
         ]);
     }
 
-    /** Whether that is nothing but its own km. */
+    /** Whether that is, in km, its own. */
     public function takesAsMuch(LaneDay $day): bool
     {
         $q = $this->translator->quantities;
 
-        return $day->rideHours === null && $q->distance($day->rideKm) === $q->distance($day->riddenKm);
+        return $day->afterKm === null || $q->distance($day->rideKm) === $q->distance($day->riddenKm);
     }
 
     /** @return list<int> days with a ride that no chain can take, the first first */

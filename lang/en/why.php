@@ -21,7 +21,7 @@ return [
     ],
     'source' => [
         'left' => 'Intervals and top-ups: common practice. Factors for conditions: house rules, yours to change in Settings.',
-        'left_hours' => 'Re-wax by hours: common practice. A ride without hours counts at the pace of those that have them; before the first of these, where only hours count, at {km:20} an hour (house rule).',
+        'left_hours' => 'Re-wax by hours: common practice. A ride without hours counts at the pace of those that have them. Where only hours count and no ride has any, it counts at {km:20} an hour (house rule).',
         'good_until' => 'Your planned rides and weeks. Else the last eight weeks before today, in distance of dry road (house rule, an estimate). A weekday counts as usual if it was ridden in four of them.',
         'bare' => 'Common practice: wax within 12 hours.',
         'km' => 'Your logbook.',
