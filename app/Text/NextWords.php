@@ -244,6 +244,7 @@ final readonly class NextWords
             },
             match (true) {
                 $item->late => $this->translator->say('next.late'),
+                $item->about instanceof SwapOfPlan && $item->about->afterRide => $this->translator->say('next.after_ride'),
                 $item->byS !== null => $this->translator->say('next.by', ['time' => $q->time($item->byS)]),
                 $item->minutes > 0.0 => $q->hours($item->minutes / 60.0),
                 default => '',

@@ -6,6 +6,7 @@ return [
     'any_day' => 'Any day',
     'late' => 'late',
     'by' => 'by :time',
+    'after_ride' => 'after the ride',
     'work' => [
         'measure' => 'measure :chains',
         'wipe' => 'a dry cloth for :chains',

@@ -25,7 +25,7 @@ final readonly class PlannedSwaps implements NextSource
                     $off = $in->book->chain($day->offId, $in->nowS);
                     // What is wet is dried first; that path leads to the swap too.
                     if (!$off->dryness->wet()) {
-                        $items[] = $this->swap($in, $bikeId, $day, $off, in_array($day->chainId, $dipped, true));
+                        $items[] = $this->swap($in, $bikeId, $day, $off, in_array($day->chainId, $dipped, true), $days[0]->rideKm > 0.0);
                     }
                     break;
                 }
@@ -35,9 +35,10 @@ final readonly class PlannedSwaps implements NextSource
         return $items;
     }
 
-    private function swap(NextInput $in, int $bikeId, LaneDay $day, ChainState $off, bool $fresh): NextItem
+    private function swap(NextInput $in, int $bikeId, LaneDay $day, ChainState $off, bool $fresh, bool $riddenToday): NextItem
     {
         $date = $in->plan->days->date($day->day);
+        $evening = $day->day === 0 ? null : max($in->today->date, $in->plan->days->potOn($day->day));
 
         return new NextItem(
             self::kind($off),
@@ -46,8 +47,8 @@ final readonly class PlannedSwaps implements NextSource
             $date,
             Verb::Swap,
             swapTo: $in->book->chain($day->chainId, $in->nowS),
-            about: new SwapOfPlan($day, $date, $fresh, $in->plan),
-            evening: $day->day === 0 ? null : max($in->today->date, $in->plan->days->potOn($day->day)),
+            about: new SwapOfPlan($day, $date, $fresh, $in->plan, $riddenToday && $evening === $in->today->date),
+            evening: $evening,
             minutes: $in->plan->terms->swapMinutes,
         );
     }

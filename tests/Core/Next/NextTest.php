@@ -21,6 +21,7 @@ use Dripel\Core\Next\NextKind;
 use Dripel\Core\Next\NextList;
 use Dripel\Core\Next\NextPart;
 use Dripel\Core\Next\OpenJob;
+use Dripel\Core\Next\SwapOfPlan;
 use Dripel\Core\Next\Verb;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\RidingHabit;
@@ -182,6 +183,23 @@ it('asks for what comes next, in order of its day', function (Book $book, array 
         fn() => oneBike([['2026-07-31 09:00', 20.0]], '2026-11-24 20:00', '2026-11-24 20:00'),
         [['no_chain', '2026-11-25', false]],
     ],
+]);
+
+it('puts the swap of an evening after the ride of its day, and says what that leaves', function (
+    string $now,
+    string $date,
+    bool $afterRide,
+    float $offKm,
+): void {
+    $in = Asked::input(oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00'), clockAt($now), zone());
+    $swap = Asked::oneByOne($in)[0]->about;
+    assert($swap instanceof SwapOfPlan);
+    expect([$swap->date, $swap->afterRide])->toBe([$date, $afterRide])->and($swap->day->offKm)->toEqualWithDelta($offKm, 1e-9);
+})->with([
+    // 90 km are left; 50 and 80 km of a weekend take a tenth more with the reserve.
+    'of another evening' => ['2026-11-27 12:00', '2026-11-29', false, 35.0],
+    'of this evening' => ['2026-11-28 12:00', '2026-11-29', true, 35.0],
+    'put off where nobody rode' => ['2026-11-28 19:00', '2026-12-05', false, 2.0],
 ]);
 
 it('asks to add the chain of a ride where none is known, and to choose it where there is one', function (): void {
