@@ -21,6 +21,8 @@ final readonly class Dryness
         public ?Ride $wetPast,
         /** When it was ridden on after the wet; null: it was not. */
         public ?int $riddenOnS,
+        /** Whether somebody had it in a cloth since: rust would have been seen. */
+        public bool $lookedAt,
         /** When it was dried since. */
         public ?int $driedS,
     ) {}
@@ -36,7 +38,7 @@ final readonly class Dryness
         $strip = $wax->start === null && $wax->dip === null && !$wax->oiled ? $history->last(Strip::class) : null;
         $soaking = $wax->last === null ? null : self::lastSoaking($history->ridesAfter($wax->last));
         $riddenOn = $soaking === null ? null : self::nextDayRide($history, $soaking, $settings);
-        $driedS = $soaking === null ? null : self::driedS($history, $soaking);
+        $driedS = $soaking === null ? null : self::lastWipedS($history, $soaking, WipeDownKind::Dried);
 
         return new self(
             self::bareFor($strip?->moment->unixS, $nowS),
@@ -44,6 +46,7 @@ final readonly class Dryness
             $riddenOn === null ? $soaking : null,
             $riddenOn === null || $driedS !== null ? null : $soaking,
             $riddenOn?->moment->unixS,
+            $riddenOn !== null && self::lastWipedS($history, $riddenOn) !== null,
             $riddenOn === null ? $driedS : null,
         );
     }
@@ -57,6 +60,7 @@ final readonly class Dryness
             $this->wetRide,
             $this->wetPast,
             $this->riddenOnS,
+            $this->lookedAt,
             $this->driedS,
         );
     }
@@ -90,10 +94,11 @@ final readonly class Dryness
         return null;
     }
 
-    private static function driedS(ChainHistory $history, Ride $wetRide): ?int
+    /** When it was last wiped down after a ride; null: not since. */
+    private static function lastWipedS(ChainHistory $history, Ride $ride, ?WipeDownKind $care = null): ?int
     {
         foreach (array_reverse($history->events) as $event) {
-            if ($event instanceof WipeDown && $event->care === WipeDownKind::Dried && Entry::compare($event, $wetRide) > 0) {
+            if ($event instanceof WipeDown && ($care === null || $event->care === $care) && Entry::compare($event, $ride) > 0) {
                 return $event->moment->unixS;
             }
         }

@@ -15,9 +15,10 @@ final readonly class WetChains implements NextSource
         $items = [];
         foreach ($in->rails as $rail) {
             foreach ($rail->chains() as $chain) {
-                // Said once: on the day it was ridden on, and the next.
+                // Said on the day it was ridden on and the next, until somebody looked.
                 if (
                     $chain->dryness->wetPast !== null &&
+                    !$chain->dryness->lookedAt &&
                     !$chain->wear->pastLimit &&
                     LocalDay::of((int) $chain->dryness->riddenOnS, $in->zone)->date >= $in->today->plus(-1)->date
                 ) {

@@ -165,6 +165,12 @@ it('ends the wet with the next ride of the chain: looked at for rust once, then 
         ->toBe(252.5)
         ->and($state->status)
         ->toBe(ChainStatus::Ridden);
+    // Done with a cloth as asked, it is not asked again; a cloth before that ride saw nothing of it.
+    $wiped = fn(string $at) => wetBook(array_slice($later, 0, 2), [fn($s) => new WipeDown(5, $s($at), 1, WipeDownKind::Wiped)]);
+    expect($next($wiped('2026-11-12 11:30'), '2026-11-12 12:00'))
+        ->not->toContain('wet_past')
+        ->and($next($wiped('2026-11-06 08:00'), '2026-11-12 12:00'))
+        ->toContain('wet_past');
     // Dried in the evening there is nothing to look for.
     $dried = wetBook($later, [fn($s) => new WipeDown(5, $s('2026-11-05 18:00'), 1, WipeDownKind::Dried)]);
     expect($dried->chain(1, (int) strtotime('2026-11-12 12:00 UTC'))->dryness->wetPast)->toBeNull();
