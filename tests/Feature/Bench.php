@@ -90,7 +90,19 @@ final class Bench
     public static function deferred(TestCase $test, string $path, string ...$props): array
     {
         app()->forgetScopedInstances();
-        $page = $test->get($path)->assertOk()->viewData('page');
+
+        return self::partial($test, $path, $test->get($path)->assertOk()->viewData('page'), ...$props);
+    }
+
+    /**
+     * The same of a page that is open already.
+     *
+     * @param array<string, mixed> $page
+     *
+     * @return array<string, mixed> by the name of the prop
+     */
+    public static function partial(TestCase $test, string $path, array $page, string ...$props): array
+    {
         app()->forgetScopedInstances();
 
         return $test
