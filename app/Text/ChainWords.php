@@ -44,10 +44,25 @@ final readonly class ChainWords
 
         return $left === null || $interval === null || !$chain->wax->known
             ? ''
-            : $this->translator->say('chain.hours_left', [
+            : $this->translator->say('chain.left_of', [
                 'left' => $this->translator->quantities->hours($left),
                 'interval' => $this->translator->quantities->hours($interval),
             ]);
+    }
+
+    /** What is left in the measure that does not run out first, where its bike goes by both; else empty. */
+    public function alsoLeft(ChainState $chain): string
+    {
+        $q = $this->translator->quantities;
+
+        return match (true) {
+            $chain->terms->hoursAlone || !$chain->wax->known => '',
+            $chain->left()->byHours => $this->translator->say('chain.left_of', [
+                'left' => $q->left($chain->leftKm()),
+                'interval' => $q->distance($chain->terms->intervalKm),
+            ]),
+            default => $this->hours($chain),
+        };
     }
 
     /** The line below it: since when, or what it needs before the pot. */

@@ -30,10 +30,10 @@ final readonly class WaxWords
         return $this->amount($terms->limitKm(), $terms->intervalHours);
     }
 
-    /** What is left on a chain that has wax: never more than there is. */
+    /** What is left on a chain that has wax, in the measure that runs out first: never more than there is. */
     public function left(WaxLeft $left): string
     {
-        return $left->hoursAlone ? $this->quantities->hours($left->hours ?? 0.0) : $this->quantities->left($left->km);
+        return $left->byHours ? $this->quantities->hours($left->hours ?? 0.0) : $this->quantities->left($left->km);
     }
 
     /** The same in every measure that its bike goes by. */

@@ -18,7 +18,7 @@ return [
         'ridden_hours_alone' => ':hours',
         'waxed' => 'waxed',
     ],
-    'hours_left' => ':left of :interval left',
+    'left_of' => ':left of :interval left',
     'detail' => [
         'worn' => 'past the :limit limit',
         'not_ready' => 'ready at :time',

@@ -44,7 +44,7 @@ use Dripel\Core\Wear\WearForecastResult;
  *     greasy: bool,
  *     leftKm: float,
  *     left: string,
- *     hours: string,
+ *     alsoLeft: string,
  *     wear: WearView,
  *     wearLine: string,
  *     fit: list<array{note: string, forbids: bool, text: string}>,
@@ -101,7 +101,7 @@ final readonly class ChainProps
             'greasy' => PotRefusal::greasy($chain, $this->translator->settings) !== null,
             'leftKm' => $chain->leftKm(),
             'left' => $this->translator->wax->left($chain->left()),
-            'hours' => $this->words->hours($chain),
+            'alsoLeft' => $this->words->alsoLeft($chain),
             'wear' => [
                 'limit' => $chain->terms->limitPct,
                 'value' => $chain->wear->result?->valuePct,

@@ -50,7 +50,7 @@ use Dripel\Core\Wear\WorkshopWear;
  *     fitted: ChainView|null,
  *     leftNumber: string|null,
  *     leftWords: string,
- *     hours: string,
+ *     alsoLeft: string,
  *     until: array{before: string, stressed: string, after: string, due: bool},
  *     hanging: list<ChainView>,
  *     offNote: string|null,
@@ -222,21 +222,21 @@ final readonly class ShedProps
             'fitted' => $fitted === null ? null : $this->chains->of($fitted, $this->wear->of($fitted)?->result),
             'leftNumber' => match (true) {
                 $fitted?->wax->life === null || !$fitted->wax->known => null,
-                $fitted->terms->hoursAlone => $this->translator->wax->left($fitted->left()),
+                $fitted->left()->byHours => $this->translator->wax->left($fitted->left()),
                 default => $q->number(floor($q->units->fromKm($fitted->leftKm()) + 1e-9)),
             },
             'leftWords' =>
                 $fitted?->wax->life === null || !$fitted->wax->known
                     ? ''
-                    : $this->translator->say($fitted->terms->hoursAlone ? 'ui.shed.left_of' : 'ui.shed.left_on', [
+                    : $this->translator->say($fitted->left()->byHours ? 'ui.shed.left_of' : 'ui.shed.left_on', [
                             'unit' => $q->units->distance,
-                            'interval' => $this->translator->wax->interval($fitted->terms),
+                            'interval' => $q->hours($fitted->terms->intervalHours ?? 0.0),
                             'chain' => $this->translator->names->chain($fitted->chainId),
                         ]) .
                         (array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === []
                             ? ''
                             : $this->translator->say('ui.shed.in_part_estimated')),
-            'hours' => $fitted === null || $fitted->terms->hoursAlone ? '' : $this->words->hours($fitted),
+            'alsoLeft' => $fitted === null ? '' : $this->words->alsoLeft($fitted),
             'until' => ['before' => $before, 'stressed' => $stressed, 'after' => $after, 'due' => $fitted?->wax->life?->due() ?? false],
             'hanging' => array_map(
                 fn(ChainState $chain) => $this->chains->of(

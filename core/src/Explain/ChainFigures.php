@@ -44,7 +44,7 @@ final readonly class ChainFigures
         if ($life === null || $cycle === null || !$this->chain->wax->known) {
             return null;
         }
-        $byKm = $cycle->intervalKm !== null;
+        $byKm = !$this->chain->left()->byHours;
         $lines = $byKm ? [new WhyLine('interval', $cycle->intervalKm, 'km', Origin::Setting), ...$this->cycleLines($cycle, $life)] : [];
         if ($cycle->intervalHours !== null) {
             $lines[] = new WhyLine('hours', $life->hours, 'h', Origin::Computed, ['limit' => $cycle->intervalHours]);

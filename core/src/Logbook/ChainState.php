@@ -112,7 +112,18 @@ final readonly class ChainState
             $this->leftKm(),
             $this->wax->life?->leftHours,
             $this->terms->hoursAlone,
+            $this->terms->hoursAlone || $this->hoursFirst(),
         );
+    }
+
+    private function hoursFirst(): bool
+    {
+        [$life, $hours] = [$this->wax->life, $this->terms->intervalHours];
+
+        return $life?->leftKm !== null &&
+            $life->leftHours !== null &&
+            $hours !== null &&
+            $life->leftHours / $hours < $life->leftKm / $this->terms->intervalKm;
     }
 
     /** How much of the chain the coat covers: 0 bare, spent or unknown, 1 fresh. */

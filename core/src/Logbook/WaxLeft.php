@@ -20,5 +20,7 @@ final readonly class WaxLeft
         public ?float $hours,
         /** Whether its bike goes by hours alone. */
         public bool $hoursAlone,
+        /** Whether its hours run out first, as parts of what its bike re-waxes at. */
+        public bool $byHours,
     ) {}
 }

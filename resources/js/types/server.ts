@@ -208,7 +208,7 @@ export interface ChainView {
   greasy: boolean
   leftKm: number
   left: string
-  hours: string
+  alsoLeft: string
   wear: WearView
   wearLine: string
   fit: { note: string; forbids: boolean; text: string }[]
@@ -1442,7 +1442,7 @@ export interface RailView {
   fitted: ChainView | null
   leftNumber: string | null
   leftWords: string
-  hours: string
+  alsoLeft: string
   until: { before: string; stressed: string; after: string; due: boolean }
   hanging: ChainView[]
   offNote: string | null

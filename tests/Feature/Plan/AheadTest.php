@@ -114,8 +114,19 @@ it('goes by hours where the bike does: on the Shed, on the chain and in the week
     $shed = ($this->page)('/');
     $chain = ($this->page)("/chains/{$this->a->id}");
     $lane = ($this->page)()['plan']['lanes'][0];
-    expect(($this->plain)([$shed['rails'][0]['fitted']['hours'], $chain['chain']['hours']]))
-        ->toBe('1 h 10 of 12 h left | 1 h 10 of 12 h left')
+    // What runs out first is said large.
+    $rail = $shed['rails'][0];
+    expect(
+        ($this->plain)([
+            "{$rail['leftNumber']} {$rail['leftWords']}",
+            $rail['alsoLeft'],
+            $chain['chain']['left'],
+            $chain['chain']['alsoLeft'],
+        ]),
+    )
+        ->toBe('1 h 10 of 12 h left on A | 40 km of 300 km left | 1 h 10 | 40 km of 300 km left')
+        ->and(($this->plain)(collect($chain['why'])->firstWhere('figure', 'left')['title']))
+        ->toBe('Why 1 h 10 of wax left?')
         ->and(($this->plain)($lane['about']))
         ->toBe('re-wax at 300 km or 12 h, as planned')
         // Saturday's 60 km and Sunday's 90 take 2 h 30 and 3 h 45: more than A has.

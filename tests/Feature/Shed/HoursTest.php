@@ -75,7 +75,7 @@ it('goes by hours alone where no distance is set: rail, chain, drip, plan and fo
         ->toEqualWithDelta([900 / 5.8, (4.2 * 90) / 5.8], 1e-9);
 
     $rail = $this->get('/')->inertiaProps('rails.0');
-    expect(($this->plain)([$rail['about'], $rail['leftNumber'], $rail['leftWords'], $rail['hours'], $rail['fitted']['word']]))
+    expect(($this->plain)([$rail['about'], $rail['leftNumber'], $rail['leftWords'], $rail['alsoLeft'], $rail['fitted']['word']]))
         ->toContain('re-wax at 10 h')
         ->toContain('"4 h 12"')
         ->toContain('of 10 h left on A')

@@ -73,7 +73,7 @@ useKeys({
             <p v-if="chain.waxed" class="left">
               <template v-if="!chain.unsure"
                 ><span class="big" data-test="left">{{ chain.left }}</span> <span class="muted">{{ t('chain.coat') }}</span></template
-              ><span v-if="chain.hours" class="muted" data-test="hours">{{ chain.hours }}</span>
+              ><span v-if="chain.alsoLeft" class="muted" data-test="also-left">{{ chain.alsoLeft }}</span>
               <button
                 v-if="why.some((w) => w.figure === 'left')"
                 type="button"

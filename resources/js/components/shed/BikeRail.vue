@@ -93,7 +93,7 @@ const others = computed(() => [
             }}</span></Link
           >
         </p>
-        <p v-if="rail.hours" class="until" data-test="hours">{{ rail.hours }}</p>
+        <p v-if="rail.alsoLeft" class="until" data-test="also-left">{{ rail.alsoLeft }}</p>
         <p class="until" :class="{ ember: rail.until.due }">
           {{ rail.until.before }} <b>{{ rail.until.stressed }}</b>{{ rail.until.after }}
         </p>
