@@ -55,7 +55,7 @@ final readonly class WearWords
             'p10' => $this->pct($result->nowP10),
             'p90' => $this->pct($result->nowP90),
             'limit' => $q->mark($forecast->limitPct),
-            'likely' => $q->percent(100 * $result->probabilityPastLimit),
+            'likely' => $q->number(max(1.0, round(100 * $result->probabilityPastLimit))),
             'km10' => $this->about($result->kmToLimitP10),
             'km50' => $this->about($result->kmToLimitP50),
             'km90' => $this->about($result->kmToLimitP90),

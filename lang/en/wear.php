@@ -6,7 +6,7 @@ declare(strict_types=1);
 return [
     'now' => [
         'keep' => 'Keep it. About :mean % worn, :p10 to :p90 in eight of ten cases.',
-        'measure' => 'Measure it when it comes off. About :mean % worn, :p10 to :p90 in eight of ten cases; past :limit already with :likely.',
+        'measure' => 'Measure it when it comes off. About :mean % worn, :p10 to :p90 in eight of ten cases; past :limit already in :likely of a hundred.',
         'retire' => 'Retire it. About :mean % worn, limit :limit. A worn chain wears out the cassette.',
     ],
     'retire_reading' => 'Retire it: measured at its limit of :limit. A worn chain wears out the cassette.',
