@@ -20,6 +20,7 @@ use App\Logbook\ReadBook;
 use App\Models\Action;
 use App\Models\Bike;
 use App\Models\Chain;
+use App\Plan\ReadPlan;
 use App\Ride\AtPace;
 use App\Support\CurrentWorkshop;
 use App\Text\FitWords;
@@ -33,7 +34,6 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Estimate;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Plan\LocalDay;
-use Dripel\Core\Plan\Rail;
 
 /** Reads the command line: a verb, a bike or a chain, figures, a condition, a day, in any order. */
 final readonly class CommandParser
@@ -41,6 +41,7 @@ final readonly class CommandParser
     public function __construct(
         private CurrentWorkshop $current,
         private ReadBook $readBook,
+        private ReadPlan $readPlan,
         private Translators $translators,
         private Moments $moments,
         private LogRide $logRide,
@@ -155,7 +156,7 @@ final readonly class CommandParser
     {
         $chainId =
             $phrase->chainId ??
-            ($this->bestFor($book, $translator, $bike) ??
+            ($this->bestFor($bike) ??
                 throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $translator->names->bike($bike->id)]));
         $chain = Chain::query()->in($this->current->workshop())->live()->findOrFail($chainId);
 
@@ -239,15 +240,9 @@ final readonly class CommandParser
         return Chain::query()->in($this->current->workshop())->live()->findOrFail($id);
     }
 
-    private function bestFor(Book $book, Translator $translator, Bike $bike): ?int
+    private function bestFor(Bike $bike): ?int
     {
-        foreach (Rail::all($book, $translator->nowS, $translator->zone()) as $rail) {
-            if ($rail->bikeId === $bike->id) {
-                return $rail->bestHanging()?->chainId;
-            }
-        }
-
-        return null;
+        return $this->readPlan->rail($this->current->workshop(), $bike->id)->bestHanging()?->chainId;
     }
 
     /** @param array<string, string> $parameters */

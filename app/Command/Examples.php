@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Logbook\ReadBook;
+use App\Plan\ReadPlan;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use Dripel\Core\Plan\Rail;
@@ -12,7 +12,7 @@ use Dripel\Core\Plan\Rail;
 /** What can be said now, with the bikes and chains of the workshop itself. */
 final readonly class Examples
 {
-    public function __construct(private CurrentWorkshop $current, private ReadBook $readBook, private Translators $translators) {}
+    public function __construct(private CurrentWorkshop $current, private ReadPlan $readPlan, private Translators $translators) {}
 
     /** Whether somebody asks for them, or says nothing yet. */
     public static function askedFor(string $text): bool
@@ -24,7 +24,7 @@ final readonly class Examples
     public function all(): array
     {
         $translator = $this->translators->current();
-        $rails = Rail::all(($this->readBook)($this->current->workshop()), $translator->nowS, $translator->zone());
+        $rails = $this->readPlan->rails($this->current->workshop());
         $fitted = array_values(array_filter($rails, fn(Rail $rail) => $rail->fitted !== null));
         $ready = array_values(array_filter($rails, fn(Rail $rail) => $rail->bestHanging() !== null));
         $bike = fn(?Rail $rail): array => $rail === null ? [] : ['bike' => mb_strtolower($translator->names->bike($rail->bikeId))];

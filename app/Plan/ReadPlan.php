@@ -11,6 +11,7 @@ use App\Models\Workshop;
 use App\Pot\ReadBaths;
 use App\Support\AppClock;
 use App\Support\CacheMemo;
+use App\Wear\ReadWear;
 use Dripel\Core\Next\OpenJob;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PassedPot;
@@ -28,6 +29,7 @@ final class ReadPlan
 
     public function __construct(
         private readonly ReadBook $readBook,
+        private readonly ReadWear $readWear,
         private readonly ReadBaths $readBaths,
         private readonly OpenJobs $openJobs,
         private readonly CacheMemo $memo,
@@ -62,7 +64,7 @@ final class ReadPlan
 
         return WorkshopPlan::of(
             $book,
-            Rail::all($book, $atS, $zone),
+            Rail::all($book, $atS, $zone, ($this->readWear)($workshop, $atS)),
             PlanTerms::of($book, $this->capacity($workshop), $atS),
             $this->planned($workshop, LocalDay::of($atS, $zone)),
             $atS,
@@ -79,7 +81,16 @@ final class ReadPlan
         $zone = $book->settings->zone();
         $nowS = $this->clock->unixS();
 
-        return Rail::ahead($book, $bikeId, $this->planned($workshop, LocalDay::of($nowS, $zone)), $nowS, $zone);
+        return Rail::ahead($book, $bikeId, $this->planned($workshop, LocalDay::of($nowS, $zone)), $nowS, $zone, ($this->readWear)($workshop, $nowS));
+    }
+
+    /** @return list<Rail> every bike as it stands, without what it will be ridden */
+    public function rails(Workshop $workshop): array
+    {
+        $book = ($this->readBook)($workshop);
+        $nowS = $this->clock->unixS();
+
+        return Rail::all($book, $nowS, $book->settings->zone(), ($this->readWear)($workshop, $nowS));
     }
 
     /** @return list<Planned> */

@@ -183,12 +183,14 @@ final readonly class WearWords
                 'wear.even.' .
                     match (true) {
                         $even->even() => 'even',
-                        $even->ready === $even->least => 'ride',
-                        $even->ready === null, $even->ready === $even->most => 'dip',
-                        default => 'ride_then',
+                        $even->on => 'on',
+                        $even->next === $even->least => 'ride',
+                        $even->next === null => 'dip',
+                        $even->least->rideable() => 'then',
+                        default => 'wax_then',
                     },
                 [
-                    'ready' => $even->ready === null ? '' : $this->translator->names->chain($even->ready->chainId),
+                    'next' => $even->next === null ? '' : $this->translator->names->chain($even->next->chainId),
                     'least' => $this->translator->names->chain($even->least->chainId),
                     'most' => $this->translator->names->chain($even->most->chainId),
                     'apart' => $this->pct($even->apartPct),

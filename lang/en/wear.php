@@ -47,9 +47,11 @@ return [
     ],
     'even' => [
         'even' => 'All within a twentieth of a percent: they wear evenly.',
-        'ride' => 'Ride :least next: it is the least worn, and :most is :apart % ahead of it.',
+        'ride' => ':least is next, and the least worn: :most is :apart % ahead of it.',
         'dip' => 'Wax :least and ride it next: it is the least worn, and :most is :apart % ahead of it.',
-        'ride_then' => 'Ride :ready next, of those that are ready. Wax :least soon: it is the least worn, and :most is :apart % ahead of it.',
+        'on' => ':least, the least worn, is on the bike; :most is :apart % ahead of it.',
+        'then' => ':next is next, with more wax; then :least, the least worn: :most is :apart % ahead of it.',
+        'wax_then' => ':next is next. Wax :least soon: it is the least worn, and :most is :apart % ahead of it.',
     ],
     'supply' => [
         'wanted' => '{1} one chain|[2,*] :count chains',

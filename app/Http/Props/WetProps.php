@@ -51,7 +51,7 @@ final readonly class WetProps
     /** @return WetPage|null null for a chain that is not wet */
     public function of(int $chainId): ?array
     {
-        foreach (Rail::all($this->book, $this->translator->nowS, $this->translator->zone()) as $rail) {
+        foreach ($this->plan->rails as $rail) {
             foreach ($rail->chains() as $chain) {
                 if ($chain->chainId === $chainId) {
                     $job = array_values(array_filter($this->jobs, fn(OpenJob $job) => in_array($chainId, $job->chainIds, true)))[0] ?? null;

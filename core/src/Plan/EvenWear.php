@@ -7,7 +7,7 @@ namespace Dripel\Core\Plan;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Wear\WearForecastResult;
 
-/** Which chain of a bike to ride next so that all wear evenly: the least worn of those that can be ridden. Percent. */
+/** How evenly the chains of a bike wear, and the one that goes on next. Percent. */
 final readonly class EvenWear
 {
     /** Closer together than this is even: house rule, less than any instrument tells apart. */
@@ -18,16 +18,19 @@ final readonly class EvenWear
         public ChainState $most,
         /** How much further the most worn is than the least worn. */
         public float $apartPct,
-        /** The least worn of those that can be ridden as they are; the others want the pot, or their wax to set, first. */
-        public ?ChainState $ready,
+        /** The one that goes on next: by the plan, else the one to swap to now; null: none is ready, and none will be. */
+        public ?ChainState $next,
+        /** Whether the least worn is on already. */
+        public bool $on,
     ) {}
 
     /**
      * Null with fewer than two chains of which something is known.
      *
      * @param array<int, WearForecastResult> $forecasts by chain
+     * @param int|null $nextId the chain of the plan’s next swap; null: none is planned
      */
-    public static function of(Rail $rail, array $forecasts): ?self
+    public static function of(Rail $rail, array $forecasts, ?int $nextId): ?self
     {
         $chains = array_values(
             array_filter(
@@ -43,14 +46,14 @@ final readonly class EvenWear
         if (count($chains) < 2) {
             return null;
         }
-        $ready = array_values(array_filter($chains, fn(ChainState $chain) => $chain->rideable() && $chain->readyAtS === null));
         $most = $chains[count($chains) - 1];
 
         return new self(
             $chains[0],
             $most,
             $forecasts[$most->chainId]->nowMean - $forecasts[$chains[0]->chainId]->nowMean,
-            $ready[0] ?? null,
+            array_column($rail->hanging, null, 'chainId')[$nextId ?? 0] ?? $rail->bestHanging(),
+            $chains[0] === $rail->fitted,
         );
     }
 

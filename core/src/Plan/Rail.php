@@ -10,6 +10,8 @@ use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Drivetrain;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\PotDay\PotRefusal;
+use Dripel\Core\Wear\WearForecastResult;
+use Dripel\Core\Wear\WorkshopWear;
 
 /** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
 final readonly class Rail
@@ -26,14 +28,19 @@ final readonly class Rail
         /** Null: nobody looked ahead, or its wax outlasts all that was looked at. */
         public ?GoodUntil $goodUntil,
         private Settings $settings,
+        private ?WorkshopWear $wear,
     ) {}
 
-    /** @return list<self> in the order of the workshop's bikes; retired chains hang nowhere */
-    public static function all(Book $book, int $nowS, DateTimeZone $zone): array
+    /**
+     * @param WorkshopWear|null $wear what says which chain is the least worn; null: the one that was ridden least is taken for it
+     *
+     * @return list<self> in the order of the workshop's bikes; retired chains hang nowhere
+     */
+    public static function all(Book $book, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear = null): array
     {
         $hooks = self::hooks($book, $nowS);
 
-        return array_map(fn(int $bikeId) => self::of($book, $bikeId, $hooks[$bikeId] ?? [], $nowS, $zone), $book->bikeIds);
+        return array_map(fn(int $bikeId) => self::of($book, $bikeId, $hooks[$bikeId] ?? [], $nowS, $zone, $wear), $book->bikeIds);
     }
 
     /**
@@ -41,16 +48,22 @@ final readonly class Rail
      *
      * @param list<PlannedRide> $planned
      */
-    public static function ahead(Book $book, int $bikeId, array $planned, int $nowS, DateTimeZone $zone): self
-    {
-        $rail = self::of($book, $bikeId, self::hooks($book, $nowS)[$bikeId] ?? [], $nowS, $zone);
+    public static function ahead(
+        Book $book,
+        int $bikeId,
+        array $planned,
+        int $nowS,
+        DateTimeZone $zone,
+        ?WorkshopWear $wear = null,
+    ): self {
+        $rail = self::of($book, $bikeId, self::hooks($book, $nowS)[$bikeId] ?? [], $nowS, $zone, $wear);
         $days = GoodUntil::days(PlanTerms::daysOf($book->settings));
 
         return $rail->along(RidingPlan::of($book, $rail, $planned, $days, $nowS, $zone), LocalDay::of($nowS, $zone));
     }
 
     /** @param list<int> $hooks */
-    private static function of(Book $book, int $bikeId, array $hooks, int $nowS, DateTimeZone $zone): self
+    private static function of(Book $book, int $bikeId, array $hooks, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear): self
     {
         $chainId = $book->fittings()->componentOn($bikeId, $nowS);
         $hanging = array_map(fn(int $id) => $book->chain($id, $nowS), $hooks);
@@ -62,6 +75,7 @@ final readonly class Rail
             RidingHabit::ofBike($book, $bikeId, $nowS, $zone),
             null,
             $book->settings,
+            $wear,
         );
     }
 
@@ -89,25 +103,44 @@ final readonly class Rail
             $this->habit,
             $this->fitted === null ? null : GoodUntil::of($this->fitted, $plan, $today),
             $this->settings,
+            $this->wear,
         );
     }
 
     /**
-     * The chain to swap to: of those that can be ridden and serve its everyday rides the one with the most wax, then the one ridden least.
+     * The chain to swap to: of those that can be ridden and serve its everyday rides the one with the most wax, then the one whose turn it is.
      *
      * @param int|null $byS when it has to be set and dry; null: now
      */
     public function bestHanging(?int $byS = null): ?ChainState
     {
         $ready = array_filter(
-            $this->hanging,
+            $this->inTurn(),
             fn(ChainState $chain) => $chain->rideable() &&
                 ($chain->readyAtS === null || ($byS !== null && $chain->readyAtS <= $byS)) &&
                 $this->serves($chain),
         );
-        usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm() ?: $a->km->km <=> $b->km->km);
+        usort($ready, fn(ChainState $a, ChainState $b) => $b->leftKm() <=> $a->leftKm());
 
         return $ready[0] ?? null;
+    }
+
+    /**
+     * The hanging chains in the order in which they are taken where their wax makes no difference, so that all wear evenly: the least worn
+     * first, of those of which nobody knows it the one that was ridden least.
+     *
+     * @return list<ChainState>
+     */
+    public function inTurn(): array
+    {
+        $worn = array_map(fn(WearForecastResult $result) => $result->nowMean, $this->wear?->results($this->hanging) ?? []);
+        $chains = $this->hanging;
+        usort(
+            $chains,
+            fn(ChainState $a, ChainState $b) => ($worn[$a->chainId] ?? INF) <=> ($worn[$b->chainId] ?? INF) ?: $a->km->km <=> $b->km->km,
+        );
+
+        return $chains;
     }
 
     /** When the next day after today that is usually ridden can begin; null: none is usual. */

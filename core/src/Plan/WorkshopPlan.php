@@ -218,6 +218,18 @@ final class WorkshopPlan
         return $this->walk ??= new PlanWalk($this);
     }
 
+    /** The chain that goes on a bike with its next swap; null: none is planned. */
+    public function nextOn(int $bikeId): ?int
+    {
+        foreach ($this->walk()->lanes[$bikeId] ?? [] as $day) {
+            if ($day->offId !== null) {
+                return $day->chainId;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * The terms by which a pot day takes no longer than somebody has: chain by chain the one stays out without which the weeks to come
      * are met best, then quickest; where there is no time for one, the pot stays cold.
@@ -502,7 +514,7 @@ final class WorkshopPlan
         $margin = 1.0 + $terms->marginPct / 100.0;
         $chains = array_values(
             array_filter(
-                $rail->chains(),
+                [...$rail->fitted === null ? [] : [$rail->fitted], ...$rail->inTurn()],
                 fn(ChainState $chain) => $chain === $rail->fitted ||
                     (!$chain->wear->pastLimit && $rail->serves($chain) && !$rail->greasy($chain)),
             ),

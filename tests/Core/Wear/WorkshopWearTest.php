@@ -12,6 +12,7 @@ use Dripel\Core\Interval\IntervalEconomy;
 use Dripel\Core\Interval\LifeCurve;
 use Dripel\Core\Interval\LifePoint;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Fitting;
@@ -32,8 +33,10 @@ use Dripel\Core\Next\NextItem;
 use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
+use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\SimulatedPolicy;
+use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Plan\WorkshopYears;
 use Dripel\Core\Wear\ChainRate;
 use Dripel\Core\Wear\DigitalReading;
@@ -399,21 +402,40 @@ it('says when a bike will have too few chains, and when to buy', function (
     'beyond five years' => [[1 => [0.1, 90_000.0], 2 => [0.1, 91_000.0], 3 => [0.1, 99_000.0]], null, null, null, null],
 ]);
 
-it('names the chain to ride next so that all wear evenly, and the one to measure', function (): void {
+it('takes the least worn of chains with as much wax, so that they come to wear evenly', function (): void {
+    $now = 120 * DAY_S;
+    $zone = new DateTimeZone('UTC');
+    $book = worn([1 => 0.03, 2 => 0.01, 3 => 0.01]);
+    [$byKm, $byWear] = [Rail::all($book, $now, $zone)[0], Rail::all($book, $now, $zone, new WorkshopWear($book, $now))[0]];
+    $ids = fn(array $chains): array => array_map(fn(ChainState $chain) => $chain->chainId, $chains);
+    expect([$ids($byKm->inTurn()), $ids($byWear->inTurn())])
+        ->toBe([[1, 2], [2, 1]])
+        ->and([$byKm->bestHanging()?->chainId, $byWear->bestHanging()?->chainId])
+        ->toBe([1, 2])
+        ->and(array_column($byWear->hanging, 'chainId'))
+        ->toBe([1, 2]);
+    // The plan does so too.
+    $next = fn(Rail $rail): ?int => WorkshopPlan::of($book, [$rail], new PlanTerms(14, [], true), [], $now, $zone)->nextOn(1);
+    expect([$next($byKm), $next($byWear)])->toBe([1, 2]);
+});
+
+it('says how evenly chains wear, which is next, and which is to be measured', function (): void {
     $book = worn([1 => 0.01, 2 => 0.01, 3 => 0.01], waxed: false);
     $zone = new DateTimeZone('UTC');
     $rail = Rail::all($book, 120 * DAY_S, $zone)[0];
     $of = forecasts([1 => [0.21, 9000.0], 2 => [0.33, 900.0, WearVerdict::Measure], 3 => [0.3, 900.0]]);
-    $even = EvenWear::of($rail, $of);
-    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->ready])
+    $even = EvenWear::of($rail, $of, null);
+    expect([$even?->least->chainId, $even?->most->chainId, $even?->even(), $even?->next])
         ->toBe([1, 2, false, null])
         ->and($even?->apartPct)
         ->toEqualWithDelta(0.12, 1e-9)
-        ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]])))
+        ->and(EvenWear::of($rail, forecasts([1 => [0.2, 1.0]]), null))
         ->toBeNull()
-        // Waxed as they are, the least worn is the one to ride.
-        ->and(EvenWear::of(Rail::all($waxed = worn([1 => 0.01, 2 => 0.01, 3 => 0.01]), 120 * DAY_S, $zone)[0], $of)?->ready?->chainId)
-        ->toBe(array_values(array_filter([1, 3, 2], fn(int $chain) => $waxed->chain($chain, 120 * DAY_S)->rideable()))[0])
+        ->and(EvenWear::of($rail, forecasts([3 => [0.1, 1.0], 1 => [0.2, 1.0]]), null)?->on)
+        ->toBeTrue()
+        // What the plan puts on is next.
+        ->and(EvenWear::of($rail, $of, 2)?->next?->chainId)
+        ->toBe(2)
         // Measured after its last ride: nothing new would be learnt. Ridden 100 km since, it is due.
         ->and(ReadingDue::of($book->chain(2, 120 * DAY_S), $of[2]))
         ->toBeFalse();

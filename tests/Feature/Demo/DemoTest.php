@@ -88,18 +88,16 @@ it('shows every state of a chain and everything Next can ask for, whatever day i
     foreach ($states as $state) {
         foreach ((new ChainFigures($state, $book->settings))->all() as $why) {
             if ($why->figure === 'left' && $state->wax->life?->because?->value !== 'noise') {
-                expect(
-                    max(
-                        0.0,
-                        array_reduce(
-                            $why->lines,
-                            fn(float $left, $line) => $line->unit !== 'km'
-                                ? $left
-                                : min($state->terms->intervalKm, max(0.0, $left + $line->value)),
-                            0.0,
-                        ),
-                    ),
-                )->toEqualWithDelta($why->value, 1e-6);
+                $left = array_reduce(
+                    $why->lines,
+                    fn(float $left, $line) => match (true) {
+                        $why->unit === 'h' => max(0.0, $line->parameters['limit'] - $line->value),
+                        $line->unit === 'km' => min($state->terms->intervalKm, max(0.0, $left + $line->value)),
+                        default => $left,
+                    },
+                    0.0,
+                );
+                expect($left)->toEqualWithDelta($why->value, 1e-6);
             }
         }
     }
