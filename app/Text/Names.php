@@ -56,6 +56,9 @@ final readonly class Names
         foreach ($chainIds as $chainId) {
             $byBike[$this->bike($this->settings->home($chainId, PHP_INT_MAX))][] = $this->chain($chainId);
         }
+        foreach (array_keys($byBike) as $bike) {
+            sort($byBike[$bike], SORT_NATURAL);
+        }
 
         return $this->list(
             array_map(fn(string $bike, array $letters) => trim($bike . ' ' . $this->list($letters)), array_keys($byBike), $byBike),
