@@ -219,7 +219,7 @@ return [
         'dry_by' => 'by :time',
         'dry_late' => 'late: look for rust as you dry it',
         'dry_done' => 'dried :at',
-        'next_ride' => 'the next usual ride is on :day',
+        'next_ride' => 'the next ride is expected on :day',
         'no_next' => 'no ride is expected in the next days',
         'way' => [
             'swap' => [

@@ -18,7 +18,6 @@ use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Guided\JobStep;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
-use Dripel\Core\Plan\Rail;
 
 /**
  * Drip wax: the plan of a top-up, and the bottles.
@@ -83,14 +82,18 @@ final readonly class DripProps
         ];
     }
 
-    /** @return DripPlan what follows from choices */
-    public function plan(DripDraft $draft): array
+    /**
+     * @param int|null $nextRideS when the bike that it is on may be ridden next
+     *
+     * @return DripPlan what follows from choices
+     */
+    public function plan(DripDraft $draft, ?int $nextRideS): array
     {
         $words = new DripWords($this->translator);
         $needs = DripNeeds::of($this->book->history($draft->chain->chainId)->until($this->translator->nowS));
 
         return [
-            'lines' => $words->lines($draft, $needs, $this->nextRideS($draft->chain->chainId)),
+            'lines' => $words->lines($draft, $needs, $nextRideS),
             'steps' => array_map(
                 fn(JobStep $step) => [
                     'title' => $words->step($step)['title'],
@@ -141,16 +144,5 @@ final readonly class DripProps
             ] + (new DripWords($this->translator))->bottle($bottle),
             BottleState::all($this->book, $this->translator->nowS),
         );
-    }
-
-    private function nextRideS(int $chainId): ?int
-    {
-        foreach (Rail::all($this->book, $this->translator->nowS, $this->translator->zone()) as $rail) {
-            if ($rail->fitted?->chainId === $chainId) {
-                return $rail->nextRideS($this->translator->nowS, $this->translator->zone());
-            }
-        }
-
-        return null;
     }
 }

@@ -58,6 +58,7 @@ final readonly class WetProps
                     $path = WetPath::of(
                         $chain,
                         $rail,
+                        $this->plan,
                         $this->book->settings,
                         $job->doneS ?? $this->plan->potDoneS($chainId),
                         $this->translator->zone(),

@@ -30,6 +30,7 @@ final readonly class WetChains implements NextSource
                         : WetPath::of(
                             $chain,
                             $rail,
+                            $in->plan,
                             $in->book->settings,
                             $in->jobOf($chain)->doneS ?? $in->plan->potDoneS($chain->chainId),
                             $in->zone,

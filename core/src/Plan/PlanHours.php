@@ -20,6 +20,9 @@ final readonly class PlanHours
 
     public const RIDE = 9;
 
+    /** Nobody is taken to ride earlier than this: what is to be dry must be so by then. */
+    public const FIRST_RIDE = 8;
+
     /** From then on nobody is taken to ride that day as usual: the evening is for the bench. A ride that somebody planned stays. */
     public const RIDDEN = self::POT_EVENING;
 

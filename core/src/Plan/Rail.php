@@ -16,9 +16,6 @@ use Dripel\Core\Wear\WorkshopWear;
 /** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
 final readonly class Rail
 {
-    /** Nobody is taken to ride before this hour. House rule. */
-    private const FIRST_HOUR = 8;
-
     /** @param list<ChainState> $hanging in the order of the workshop's chains */
     private function __construct(
         public int $bikeId,
@@ -48,14 +45,8 @@ final readonly class Rail
      *
      * @param list<PlannedRide> $planned
      */
-    public static function ahead(
-        Book $book,
-        int $bikeId,
-        array $planned,
-        int $nowS,
-        DateTimeZone $zone,
-        ?WorkshopWear $wear = null,
-    ): self {
+    public static function ahead(Book $book, int $bikeId, array $planned, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear = null): self
+    {
         $rail = self::of($book, $bikeId, self::hooks($book, $nowS)[$bikeId] ?? [], $nowS, $zone, $wear);
         $days = GoodUntil::days(PlanTerms::daysOf($book->settings));
 
@@ -141,19 +132,6 @@ final readonly class Rail
         );
 
         return $chains;
-    }
-
-    /** When the next day after today that is usually ridden can begin; null: none is usual. */
-    public function nextRideS(int $nowS, DateTimeZone $zone): ?int
-    {
-        $today = LocalDay::of($nowS, $zone);
-        for ($ahead = 1; $ahead <= 7; $ahead++) {
-            if ($this->habit->usualOn($today->plus($ahead)->weekday()) > 0.0) {
-                return $today->plus($ahead)->atHour(self::FIRST_HOUR);
-            }
-        }
-
-        return null;
     }
 
     /** Effective km that a chain of it is still good for. */

@@ -137,6 +137,18 @@ final readonly class RidingPlan
         return !$this->meant[$day] && !$this->spread[$day];
     }
 
+    /** When the next ride after today may begin at the earliest; null: none is expected. */
+    public function nextRideS(LocalDay $today): ?int
+    {
+        foreach ($this->ridden as $day => $km) {
+            if ($day > 0 && $km > 0.0) {
+                return $today->plus($day)->atHour(PlanHours::FIRST_RIDE);
+            }
+        }
+
+        return null;
+    }
+
     /** Whether nothing is ridden in all of it. */
     public function idle(): bool
     {

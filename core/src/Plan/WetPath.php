@@ -39,18 +39,25 @@ final readonly class WetPath
      *
      * @return self|null null for a chain that is not wet
      */
-    public static function of(ChainState $chain, Rail $rail, Settings $settings, ?int $potDoneS, DateTimeZone $zone): ?self
-    {
+    public static function of(
+        ChainState $chain,
+        Rail $rail,
+        WorkshopPlan $plan,
+        Settings $settings,
+        ?int $potDoneS,
+        DateTimeZone $zone,
+    ): ?self {
         $ride = $chain->dryness->wetRide;
         if ($ride === null || $chain->retired()) {
             return null;
         }
         $endS = $ride->moment->precision === Precision::Day ? null : $ride->moment->unixS + (int) round(3600 * ($ride->hours ?? 0.0));
         $evening = LocalDay::of($ride->moment->unixS, $zone)->atHour(self::EVENING_HOUR);
-        $nextRideS = $rail->nextRideS($chain->nowS, $zone);
+        $nextRideS = $plan->nextRideS($rail->bikeId);
         $inTime = fn(?int $readyS): bool => $readyS !== null && ($nextRideS === null || $readyS <= $nextRideS);
         $options = [];
-        $best = $rail->fitted?->chainId === $chain->chainId ? $rail->bestHanging($nextRideS ?? PHP_INT_MAX) : null;
+        $planned = $plan->wayOf($rail->bikeId, $chain->chainId);
+        $best = $rail->fitted?->chainId === $chain->chainId ? self::swapTo($rail, $planned, $plan, $nextRideS) : null;
         if ($best !== null) {
             $options[] = new WetOption(WetWay::Swap, $best->leftKm(), $best->readyAtS ?? $chain->nowS, true, $best);
         }
@@ -62,10 +69,11 @@ final readonly class WetPath
             $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours() * ($chain->drippedBefore ? 1 : DripNeeds::COATS_NEW));
             $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
         }
-        // In time before too late, then as the ways stand; a pot that nobody has planned comes after the bottle.
+        // What the plan does comes first. Else in time before too late, then as the ways stand; a pot that nobody has planned after the bottle.
         usort(
             $options,
-            fn(WetOption $a, WetOption $b) => $b->inTime <=> $a->inTime ?:
+            fn(WetOption $a, WetOption $b) => ($b->way === $planned) <=> ($a->way === $planned) ?:
+            $b->inTime <=> $a->inTime ?:
             ($a->readyAtS === null) <=> ($b->readyAtS === null) ?:
             self::rank($a) <=> self::rank($b),
         );
@@ -83,6 +91,14 @@ final readonly class WetPath
     public function late(): bool
     {
         return $this->driedS === null && $this->chain->nowS > $this->dryByS;
+    }
+
+    /** That of the plan, if it can be ridden as it is; else the best that hangs ready. */
+    private static function swapTo(Rail $rail, ?WetWay $planned, WorkshopPlan $plan, ?int $nextRideS): ?ChainState
+    {
+        $next = $planned === WetWay::Swap ? array_column($rail->hanging, null, 'chainId')[$plan->nextOn($rail->bikeId)] ?? null : null;
+
+        return $next?->rideable() === true ? $next : $rail->bestHanging($nextRideS ?? PHP_INT_MAX);
     }
 
     private static function rank(WetOption $option): int

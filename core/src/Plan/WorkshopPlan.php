@@ -230,6 +230,30 @@ final class WorkshopPlan
         return null;
     }
 
+    /** When a bike may be ridden next after today; null: no ride of it is expected, or it has no chain on. */
+    public function nextRideS(int $bikeId): ?int
+    {
+        return ($this->riding[$bikeId] ?? null)?->nextRideS($this->days->today);
+    }
+
+    /** What is done first with a chain that is on a bike; null: nothing, as long as it is planned. */
+    public function wayOf(int $bikeId, int $chainId): ?WetWay
+    {
+        foreach ($this->walk()->lanes[$bikeId] ?? [] as $day) {
+            $way = match (true) {
+                in_array($chainId, $day->dipped, true) => WetWay::Dip,
+                in_array($chainId, $day->dripped, true) => WetWay::TopUp,
+                $day->offId === $chainId => WetWay::Swap,
+                default => null,
+            };
+            if ($way !== null) {
+                return $way;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * The terms by which a pot day takes no longer than somebody has: chain by chain the one stays out without which the weeks to come
      * are met best, then quickest; where there is no time for one, the pot stays cold.

@@ -22,9 +22,12 @@ use Dripel\Core\Logbook\WipeDown;
 use Dripel\Core\Logbook\WipeDownKind;
 use Dripel\Core\Next\NextItem;
 use Dripel\Core\Next\OpenJob;
+use Dripel\Core\Plan\BookedPot;
+use Dripel\Core\Plan\PlanTerms;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\WetOption;
 use Dripel\Core\Plan\WetPath;
+use Dripel\Core\Plan\WorkshopPlan;
 use Tests\Core\Next\Asked;
 
 /**
@@ -62,18 +65,12 @@ function wetBook(array $rides = [], array $events = [], array $settings = [], bo
 /** @return array{0: ?WetPath, 1: list<string>} the path of chain 1 and its ways, those in time marked */
 function wetPath(Book $book, string $now, ?string $potDone = null): array
 {
-    $nowS = (int) strtotime("{$now} UTC");
-    $rail = Rail::all($book, $nowS, new DateTimeZone('UTC'))[0];
-    $path =
-        $rail->fitted === null
-            ? null
-            : WetPath::of(
-                $rail->fitted,
-                $rail,
-                $book->settings,
-                $potDone === null ? null : (int) strtotime("{$potDone} UTC"),
-                new DateTimeZone('UTC'),
-            );
+    [$nowS, $utc] = [(int) strtotime("{$now} UTC"), new DateTimeZone('UTC')];
+    $potDoneS = $potDone === null ? null : (int) strtotime("{$potDone} UTC");
+    $rail = Rail::all($book, $nowS, $utc)[0];
+    $booked = $potDoneS === null ? [] : [new BookedPot($potDoneS - 3600, [1], false)];
+    $plan = WorkshopPlan::of($book, [$rail], PlanTerms::of($book, null, $nowS), [], $nowS, $utc, $booked);
+    $path = $rail->fitted === null ? null : WetPath::of($rail->fitted, $rail, $plan, $book->settings, $potDoneS, $utc);
 
     return [$path, array_map(fn(WetOption $one) => $one->way->value . ($one->inTime ? '!' : ''), $path->options ?? [])];
 }

@@ -17,6 +17,7 @@ use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Plan\DipRule;
+use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\PlannedRide;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Plan\RidingPlan;
@@ -129,6 +130,24 @@ it('rides as usual until the evening, and what is planned until midnight', funct
         ->toBe(45.0)
         ->and(weekAhead(riddenAgo([10 => [100.0], 33 => [40.0]]), nowS: $seven)->ridden[0])
         ->toBe(0.0);
+});
+
+it('knows from when on a bike may be ridden next, by all that is expected of it', function (): void {
+    $next = fn(Book $book, array $planned = []): ?string => ($atS = weekAhead($book, $planned)->nextRideS(
+        LocalDay::of(WEDNESDAY_S, new DateTimeZone('UTC')),
+    )) === null
+        ? null
+        : gmdate('D H:i', $atS);
+    $sundays = array_fill_keys(range(3, 52, 7), [50.0]);
+    expect($next(riddenAgo($sundays)))
+        ->toBe('Sun 08:00')
+        ->and($next(riddenAgo($sundays), [new PlannedRide(1, '2026-11-27', '2026-11-27', 5, 120.0, null, 'Over the moor')]))
+        ->toBe('Fri 08:00')
+        // Now here and now there: it may be tomorrow.
+        ->and($next(riddenAgo([10 => [100.0], 33 => [40.0]])))
+        ->toBe('Thu 08:00')
+        ->and($next(riddenAgo([])))
+        ->toBeNull();
 });
 
 it('knows the mean week of the last year, and what a km took', function (): void {

@@ -13,6 +13,7 @@ use App\Http\Requests\Drip\DripRequest;
 use App\Http\Requests\Drip\TopUpRequest;
 use App\Logbook\ReadBook;
 use App\Models\Chain;
+use App\Plan\ReadPlan;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
 use Illuminate\Http\JsonResponse;
@@ -28,11 +29,19 @@ final class DripController extends Controller
         return Inertia::render('Drip/Plan', (new DripProps($readBook($current->workshop()), $translators->current()))->create($chain->id));
     }
 
-    public function plan(DripRequest $request, PlanDrip $planDrip, ReadBook $readBook): JsonResponse
+    public function plan(DripRequest $request, PlanDrip $planDrip, ReadBook $readBook, ReadPlan $readPlan): JsonResponse
     {
         $draft = $planDrip($request->workshop(), $request->wanted(), $request->choices(), $request->bottle());
 
-        return response()->json((new DripProps($readBook($request->workshop()), $request->translator()))->plan($draft));
+        $book = $readBook($request->workshop());
+        $on = $book->fittings()->bikeOf($draft->chain->chainId, $draft->chain->nowS);
+
+        return response()->json(
+            (new DripProps($book, $request->translator()))->plan(
+                $draft,
+                $on === null ? null : $readPlan($request->workshop())->nextRideS($on),
+            ),
+        );
     }
 
     public function store(DripRequest $request, StartDrip $startDrip): RedirectResponse
