@@ -184,13 +184,10 @@ final readonly class WearWords
                     match (true) {
                         $even->even() => 'even',
                         $even->on => 'on',
-                        $even->next === $even->least => 'ride',
-                        $even->next === null => 'dip',
-                        $even->least->rideable() => 'then',
-                        default => 'wax_then',
+                        $even->least->rideable() => 'first',
+                        default => 'wax',
                     },
                 [
-                    'next' => $even->next === null ? '' : $this->translator->names->chain($even->next->chainId),
                     'least' => $this->translator->names->chain($even->least->chainId),
                     'most' => $this->translator->names->chain($even->most->chainId),
                     'apart' => $this->pct($even->apartPct),

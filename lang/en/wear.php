@@ -47,11 +47,9 @@ return [
     ],
     'even' => [
         'even' => 'All within a twentieth of a percent: they wear evenly.',
-        'ride' => ':least is next, and the least worn: :most is :apart % ahead of it.',
-        'dip' => 'Wax :least and ride it next: it is the least worn, and :most is :apart % ahead of it.',
         'on' => ':least, the least worn, is on the bike; :most is :apart % ahead of it.',
-        'then' => ':next is next, with more wax; then :least, the least worn: :most is :apart % ahead of it.',
-        'wax_then' => ':next is next. Wax :least soon: it is the least worn, and :most is :apart % ahead of it.',
+        'first' => ':least is the least worn and goes on first of those with as much wax; :most is :apart % ahead of it.',
+        'wax' => ':least is the least worn and wants wax; :most is :apart % ahead of it.',
     ],
     'supply' => [
         'wanted' => '{1} one chain|[2,*] :count chains',

@@ -28,7 +28,6 @@ use Dripel\Core\Plan\ChainSupply;
 use Dripel\Core\Plan\EvenWear;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
-use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Wear\Instrument;
 use Dripel\Core\Wear\InstrumentKind;
 use Dripel\Core\Wear\LimitSchool;
@@ -126,13 +125,8 @@ final readonly class GaugeProps
 
     private WearWords $words;
 
-    public function __construct(
-        private Book $book,
-        private Translator $translator,
-        private WorkshopWear $wear,
-        private WorkshopPlan $plan,
-        private Memo $memo,
-    ) {
+    public function __construct(private Book $book, private Translator $translator, private WorkshopWear $wear, private Memo $memo)
+    {
         $this->words = new WearWords($translator);
     }
 
@@ -142,7 +136,7 @@ final readonly class GaugeProps
         $used = RemoveUnused::used($workshop, InstrumentRow::class);
 
         return [
-            'bikes' => array_map($this->bike(...), $this->plan->rails),
+            'bikes' => array_map($this->bike(...), Rail::all($this->book, $this->translator->nowS, $this->translator->zone())),
             'instruments' => array_values(
                 array_map(
                     fn(Instrument $instrument) => $this->instrument($instrument, in_array($instrument->id, $used, true)),
@@ -197,7 +191,7 @@ final readonly class GaugeProps
                 fn(ChainState $chain) => $this->chain($chain, $forecasts[$chain->chainId] ?? null, $chain === $rail->fitted),
                 $chains,
             ),
-            'even' => $this->words->even(EvenWear::of($rail, $forecasts, $this->plan->nextOn($rail->bikeId))),
+            'even' => $this->words->even(EvenWear::of($rail, $forecasts)),
             'supply' => $supply === null ? null : $this->words->supply($supply),
             'parts' => (new PartProps($this->book, $this->translator))->onBike($rail->bikeId),
             'advice' => $this->advice($rail->bikeId, $learned),

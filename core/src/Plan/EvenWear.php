@@ -7,7 +7,7 @@ namespace Dripel\Core\Plan;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Wear\WearForecastResult;
 
-/** How evenly the chains of a bike wear, and the one that goes on next. Percent. */
+/** How evenly the chains of a bike wear. Which goes on next is the plan's to say: of those with as much wax the least worn. Percent. */
 final readonly class EvenWear
 {
     /** Closer together than this is even: house rule, less than any instrument tells apart. */
@@ -18,8 +18,6 @@ final readonly class EvenWear
         public ChainState $most,
         /** How much further the most worn is than the least worn. */
         public float $apartPct,
-        /** The one that goes on next: by the plan, else the one to swap to now; null: none is ready, and none will be. */
-        public ?ChainState $next,
         /** Whether the least worn is on already. */
         public bool $on,
     ) {}
@@ -28,9 +26,8 @@ final readonly class EvenWear
      * Null with fewer than two chains of which something is known.
      *
      * @param array<int, WearForecastResult> $forecasts by chain
-     * @param int|null $nextId the chain of the plan’s next swap; null: none is planned
      */
-    public static function of(Rail $rail, array $forecasts, ?int $nextId): ?self
+    public static function of(Rail $rail, array $forecasts): ?self
     {
         $chains = array_values(
             array_filter(
@@ -52,7 +49,6 @@ final readonly class EvenWear
             $chains[0],
             $most,
             $forecasts[$most->chainId]->nowMean - $forecasts[$chains[0]->chainId]->nowMean,
-            array_column($rail->hanging, null, 'chainId')[$nextId ?? 0] ?? $rail->bestHanging(),
             $chains[0] === $rail->fitted,
         );
     }

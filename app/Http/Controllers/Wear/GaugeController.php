@@ -19,7 +19,6 @@ use App\Http\Requests\Wear\InstrumentRequest;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Models\Instrument;
-use App\Plan\ReadPlan;
 use App\Support\CacheMemo;
 use App\Support\CurrentWorkshop;
 use App\Text\Translators;
@@ -36,7 +35,6 @@ final class GaugeController extends Controller
         CurrentWorkshop $current,
         ReadBook $readBook,
         ReadWear $readWear,
-        ReadPlan $readPlan,
         CacheMemo $memo,
         Translators $translators,
     ): Response {
@@ -44,13 +42,7 @@ final class GaugeController extends Controller
 
         return Inertia::render(
             'Wear/Gauge',
-            (new GaugeProps(
-                $readBook($workshop),
-                $translators->current(),
-                $readWear($workshop),
-                $readPlan($workshop),
-                $memo->in($workshop),
-            ))->all($workshop),
+            (new GaugeProps($readBook($workshop), $translators->current(), $readWear($workshop), $memo->in($workshop)))->all($workshop),
         );
     }
 
