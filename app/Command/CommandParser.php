@@ -156,8 +156,7 @@ final readonly class CommandParser
     {
         $chainId =
             $phrase->chainId ??
-            ($this->bestFor($bike) ??
-                throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $translator->names->bike($bike->id)]));
+            ($this->bestFor($bike) ?? throw NotUnderstood::because('nothing_to_swap_to', ['bike' => $translator->names->bike($bike->id)]));
         $chain = Chain::query()->in($this->current->workshop())->live()->findOrFail($chainId);
 
         return new Command(

@@ -81,7 +81,14 @@ final class ReadPlan
         $zone = $book->settings->zone();
         $nowS = $this->clock->unixS();
 
-        return Rail::ahead($book, $bikeId, $this->planned($workshop, LocalDay::of($nowS, $zone)), $nowS, $zone, ($this->readWear)($workshop, $nowS));
+        return Rail::ahead(
+            $book,
+            $bikeId,
+            $this->planned($workshop, LocalDay::of($nowS, $zone)),
+            $nowS,
+            $zone,
+            ($this->readWear)($workshop, $nowS),
+        );
     }
 
     /** @return list<Rail> every bike as it stands, without what it will be ridden */

@@ -16,7 +16,7 @@ final readonly class SwapOfPlan
         /** Whether the chain that goes on comes out of the pot before. */
         public bool $fresh,
         public WorkshopPlan $plan,
-        /** Whether it is for this evening and the bike is still expected to be ridden today: done before, the other chain would take that ride. */
+        /** Whether it is for this evening and a ride is still expected today: done before it, the other chain would take that ride. */
         public bool $afterRide,
     ) {}
 }

@@ -99,7 +99,8 @@ final readonly class Rail
     }
 
     /**
-     * The chain to swap to: of those that can be ridden and serve its everyday rides the one with the most wax, then the one whose turn it is.
+     * The chain to swap to: of those that can be ridden and serve its everyday rides the one with the most wax, then the one whose turn
+     * it is.
      *
      * @param int|null $byS when it has to be set and dry; null: now
      */

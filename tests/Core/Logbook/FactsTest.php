@@ -144,7 +144,11 @@ it('lets an untimed ride take its bike’s pace where hours count', function ():
         ->toEqualWithDelta(8.5, 1e-9);
 });
 
-it('lets an untimed ride take the usual 20 km/h where hours alone count and none was timed', function (array $rides, float $hours, float $km): void {
+it('lets an untimed ride take the usual 20 km/h where hours alone count and none was timed', function (
+    array $rides,
+    float $hours,
+    float $km,
+): void {
     $alone = [[SettingKey::IntervalHours, 1, 10], [SettingKey::IntervalKm, 1, null]];
     $state = coatAfter($rides, settings: $alone)->chain(7, 86_400);
     expect([$state->wax->life->leftHours, $state->terms->intervalKm])->toEqualWithDelta([$hours, $km], 1e-9);

@@ -194,7 +194,10 @@ it('puts the swap of an evening after the ride of its day, and says what that le
     $in = Asked::input(oneBike(weekends(8), '2026-11-14 20:00', '2026-11-24 20:00'), clockAt($now), zone());
     $swap = Asked::oneByOne($in)[0]->about;
     assert($swap instanceof SwapOfPlan);
-    expect([$swap->date, $swap->afterRide])->toBe([$date, $afterRide])->and($swap->day->offKm)->toEqualWithDelta($offKm, 1e-9);
+    expect([$swap->date, $swap->afterRide])
+        ->toBe([$date, $afterRide])
+        ->and($swap->day->offKm)
+        ->toEqualWithDelta($offKm, 1e-9);
 })->with([
     // 90 km are left; 50 and 80 km of a weekend take a tenth more with the reserve.
     'of another evening' => ['2026-11-27 12:00', '2026-11-29', false, 35.0],

@@ -132,7 +132,24 @@ it('says on which day of the plan a chain is due to be measured', function (arra
     $dueKm = $forecast->result->nextMeasurementKm - $forecast->nowKm;
     expect($dueKm)->toBeGreaterThan(0.0);
     $lane = array_map(
-        fn(int $n, float $part) => new LaneDay($n, 1, 0.0, 0.0, null, null, 0.0, null, abs($part) * $dueKm, 0.0, null, null, null, [], [], $part < 0.0),
+        fn(int $n, float $part) => new LaneDay(
+            $n,
+            1,
+            0.0,
+            0.0,
+            null,
+            null,
+            0.0,
+            null,
+            abs($part) * $dueKm,
+            0.0,
+            null,
+            null,
+            null,
+            [],
+            [],
+            $part < 0.0,
+        ),
         array_keys($km),
         $km,
     );
