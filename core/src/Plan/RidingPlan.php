@@ -14,9 +14,9 @@ use Dripel\Core\Logbook\SettingKey;
 
 /**
  * What a bike will be ridden day by day, in effective km and as ridden: single rides that are planned, else nothing on a holiday, else the
- * week as
- * somebody wrote it down, else as in the last eight weeks; today no more once it was ridden or its evening has begun. On the day of an event the chain that is kept for it is ridden and no other
- * loses any wax. What the road will take is the bike's own past in that half of the year.
+ * week as somebody wrote it down, else as in the last eight weeks; today no more once it was ridden or its evening has begun. On the day of
+ * an event the chain that is kept for it is ridden and no other loses any wax. What the road will take is the bike's own past in that half
+ * of the year.
  */
 final readonly class RidingPlan
 {

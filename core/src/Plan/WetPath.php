@@ -69,7 +69,8 @@ final readonly class WetPath
             $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours() * ($chain->drippedBefore ? 1 : DripNeeds::COATS_NEW));
             $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
         }
-        // What the plan does comes first. Else in time before too late, then as the ways stand; a pot that nobody has planned after the bottle.
+        // What the plan does comes first. Else in time before too late, then as the ways stand; a pot that nobody has planned comes after
+        // the bottle.
         usort(
             $options,
             fn(WetOption $a, WetOption $b) => ($b->way === $planned) <=> ($a->way === $planned) ?:
