@@ -199,7 +199,7 @@ return [
         'dry_only' => 'Every :interval again; this bike uses drip wax only.',
         'which' => '{1} The first top-up since its dip, of at most :most.|[2,*] Top-up :count since its dip, of at most :most.',
         'too_many' => 'It was topped up :count times since its dip: a proper clean and a dip are due, not another coat.',
-        'new' => 'New to drip wax: two coats before its first ride.',
+        'new' => 'Bare and new to drip wax: two coats before its first ride.',
         'washed' => 'Ridden :condition since: brush and water first, then blow it dry.',
     ],
     'bottle' => [

@@ -70,6 +70,8 @@ it(
                 ->click('dried')
                 ->awaitText('dry-step', 'dried today')
                 ->click('go-topup')
+                ->awaitText('drip-lines', '116 drops, 5.8 ml')
+                ->click('coats-2')
                 ->awaitText('drip-lines', '232 drops, 11.6 ml')
                 ->click('coats-1');
             $page->awaitText('drip-lines', '116 drops, 5.8 ml');

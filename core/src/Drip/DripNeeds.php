@@ -9,27 +9,31 @@ use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Ride;
+use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
 
 /** What a chain wants before it is dripped, by what happened to it. Source: common practice. */
 final readonly class DripNeeds
 {
-    /** A chain new to drip wax has a second coat before its first ride. */
+    /** A bare chain that is new to drip wax has a second coat before its first ride; hot wax is a first one. */
     public const COATS_NEW = 2;
 
     private function __construct(
         /** The dirtiest ride since it last had wax, if that is more than a dry cloth takes off. */
         public ?Condition $wash,
-        /** Whether it never had drip wax before. */
+        /** Whether it is bare and never had drip wax before. */
         public bool $new,
     ) {}
 
     public static function of(ChainHistory $history): self
     {
-        $waxed = null;
+        [$waxed, $bare] = [null, true];
         foreach ($history->events as $event) {
             if ($event instanceof Dip || $event instanceof TopUp || $event instanceof Opening) {
                 $waxed = $event;
+                $bare = $event instanceof Opening && !$event->waxed();
+            } elseif ($event instanceof Strip) {
+                $bare = true;
             }
         }
         $rides = $waxed === null ? $history->rides : $history->ridesAfter($waxed);
@@ -39,7 +43,7 @@ final readonly class DripNeeds
         );
         usort($dirty, fn(Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
 
-        return new self($dirty[0] ?? null, $history->last(TopUp::class) === null);
+        return new self($dirty[0] ?? null, $bare && $history->last(TopUp::class) === null);
     }
 
     public function choices(DripPlace $place, ExcessSchool $excess): DripChoices

@@ -32,8 +32,6 @@ final readonly class ChainState
         public ?int $readyAtS,
         public int $dips,
         private int $topUpsMost,
-        /** Whether it ever had drip wax. */
-        public bool $drippedBefore,
         /** The event that it is kept for. */
         public ?KeptFor $keptFor,
     ) {}
@@ -64,7 +62,6 @@ final readonly class ChainState
             readyAtS: self::readyAt($wax, $settings, $nowS),
             dips: count(array_filter($history->events, fn(Entry $e) => $e instanceof Dip)),
             topUpsMost: $settings->topUpsMost(),
-            drippedBefore: $history->last(TopUp::class) !== null,
             keptFor: KeptFor::of($settings, $history->chainId, $nowS),
         );
     }
@@ -92,7 +89,6 @@ final readonly class ChainState
             readyAtS: self::readyAt($this->wax, $settings, $nowS),
             dips: $this->dips,
             topUpsMost: $this->topUpsMost,
-            drippedBefore: $this->drippedBefore,
             keptFor: KeptFor::of($settings, $this->chainId, $nowS),
         );
     }

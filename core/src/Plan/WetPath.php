@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use DateTimeZone;
-use Dripel\Core\Drip\DripNeeds;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Settings;
@@ -66,7 +65,7 @@ final readonly class WetPath
             $options[] = new WetOption(WetWay::Dip, $chain->terms->intervalKm, $readyS, $inTime($readyS));
         }
         if ($chain->mayTopUp() && $chain->wax->life !== null) {
-            $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours() * ($chain->drippedBefore ? 1 : DripNeeds::COATS_NEW));
+            $readyS = $chain->nowS + (int) round(3600 * $settings->dripDryHours());
             $options[] = new WetOption(WetWay::TopUp, $chain->leftAfterTopUp(), $readyS, $inTime($readyS));
         }
         // What the plan does comes first. Else in time before too late, then as the ways stand; a pot that nobody has planned comes after

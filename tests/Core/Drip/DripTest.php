@@ -137,7 +137,7 @@ it('empties the shelf in its order: the opened ones first, of those the emptiest
         ->toBe([true, false, true]);
 });
 
-it('wants water where rain or mud was the worst since it last had wax, and two coats where it never had drip wax', function (
+it('wants water where rain or mud was the worst since it last had wax, and two coats where it is bare and never had drip wax', function (
     array $events,
     array $rides,
     ?Condition $wash,
@@ -169,20 +169,28 @@ it('wants water where rain or mud was the worst since it last had wax, and two c
 })->with([
     'dry, never dripped' => [[], [[5, Condition::Dry]], null, true],
     'dust is brushed off, mud is not' => [[], [[5, Condition::Muddy], [6, Condition::Dusty], [7, Condition::Wet]], Condition::Muddy, true],
-    'before its dip' => [[new Dip(1, new Moment(10), 1)], [[5, Condition::Wet]], null, true],
-    'after its dip' => [[new Dip(1, new Moment(10), 1)], [[5, Condition::Muddy], [15, Condition::Wet]], Condition::Wet, true],
+    'before its dip' => [[new Dip(1, new Moment(10), 1)], [[5, Condition::Wet]], null, false],
+    'after its dip' => [[new Dip(1, new Moment(10), 1)], [[5, Condition::Muddy], [15, Condition::Wet]], Condition::Wet, false],
+    'stripped of its hot wax' => [[new Dip(1, new Moment(3), 1), new Strip(2, new Moment(10), 1)], [[5, Condition::Dry]], null, true],
+    'stripped of its drip wax' => [
+        [new TopUp(1, new Moment(3), 1, 50.0), new Strip(2, new Moment(10), 1)],
+        [[5, Condition::Dry]],
+        null,
+        false,
+    ],
+    'came without wax' => [[new Opening(1, new Moment(10), 1, 500.0, WaxThen::None, 0.0)], [], null, true],
     'before its drip' => [[new Dip(1, new Moment(3), 1), new TopUp(2, new Moment(10), 1, 50.0)], [[5, Condition::Wet]], null, false],
     'after what it came with' => [
         [new Opening(1, new Moment(10), 1, 500.0, WaxThen::Known, 0.0)],
         [[5, Condition::Wet], [15, Condition::Muddy]],
         Condition::Muddy,
-        true,
+        false,
     ],
     'a reading is no wax' => [
         [new Dip(1, new Moment(3), 1), new Reading(2, new Moment(10), 1, new DigitalReading(0.1))],
         [[5, Condition::Wet]],
         Condition::Wet,
-        true,
+        false,
     ],
 ]);
 

@@ -94,11 +94,9 @@ it('leads a wet ride through drying to wax again, and Next carries it', function
         ->toBe(['21:00:00', '15:00:00'])
         ->and($path->driedS)
         ->toBeNull()
-        // New to drip wax, it wants two coats and two nights: too late for tomorrow.
+        // Overnight it is dry for tomorrow, the first time too: hot wax is on it.
         ->and($ways)
-        ->toBe(['topup', 'dip'])
-        ->and(gmdate('d H:i:s', $path->options[0]->readyAtS))
-        ->toBe('26 12:00:00')
+        ->toBe(['topup!', 'dip'])
         ->and($path->options[0]->leftKm)
         ->toBe(300.0)
         ->and(gmdate('d H:i', wetPath(wetBook($wet, $dripped), '2026-11-25 16:00')[0]->options[0]->readyAtS))
@@ -252,7 +250,7 @@ it('proposes what a chain wants before it is dripped', function (): void {
     expect($needs([])->wash)
         ->toBeNull()
         ->and($needs([])->new)
-        ->toBeTrue()
+        ->toBeFalse()
         ->and($needs([$damp, ['2026-11-21 10:00', 30.0, Condition::Muddy]])->wash)
         ->toBe(Condition::Muddy)
         // A dry cloth does not take that off.

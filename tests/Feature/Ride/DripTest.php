@@ -67,9 +67,9 @@ it('leads a wet ride through drying to a guided top-up, and warns who rides befo
         ->and(($this->next)())
         ->not->toContain('wet wet');
 
-    // The plan: brush and water, since it was wet; two coats, since it is new to drip; 116 drops a coat are 11.6 ml.
+    // The plan: brush and water, since it was wet; one coat, since hot wax is on it; 116 drops are 5.8 ml.
     $page = ($this->props)("/chains/{$this->a->id}/drip");
-    expect($page['proposed'])->toMatchArray(['place' => 'on_bike', 'coats' => 2, 'washed' => true]);
+    expect($page['proposed'])->toMatchArray(['place' => 'on_bike', 'coats' => 1, 'washed' => true]);
     $choices = [
         'chain_id' => $this->a->id,
         'bottle_id' => $bottle,
