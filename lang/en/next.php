@@ -107,7 +107,7 @@ return [
         'outrun_fresh' => ':chain will have :off_has left, too little for the :ride of :day. :swap comes fresh from the pot.',
         'outrun_fresh_wax' => ':chain will have :off_has left; the :ride of :day take :takes. :swap comes fresh from the pot.',
         'unmet' => ':chain will have :has. No other chain has enough, and no allowed pot day comes in time.',
-        'unmet_wax' => 'It takes :takes; :chain will have :has. No other chain has enough, and no allowed pot day comes in time.',
+        'unmet_wax' => 'They take :takes; :chain will have :has. No other chain has enough, and no allowed pot day comes in time.',
         'planned_pot' => ':first Then every ride until :plan_end is on wax.',
         'planned_pot_broken' => ':first',
         'planned_drip' => 'By the plan, for the ride of :drip_day; it dries overnight.',

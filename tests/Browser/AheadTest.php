@@ -23,7 +23,7 @@ it(
                 ->toContain('Heat the pot today: solves it, 3 min less in all.')
                 ->toContain('Swap Tram to B')
                 ->and($shed->text('part-bench'))
-                ->toContain('Heat the pot: Heron B, D and R, Badger A and D and Moth A')
+                ->toContain('Heat the pot: Heron B, D and R, Badger A and C and Moth A')
                 ->and($shed->text('part-any_day'))
                 ->toContain('Buy a chain for Lantern');
             // An evening opens into its steps, in the order in which they are done.

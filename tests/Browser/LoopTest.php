@@ -39,7 +39,7 @@ it('rides, counts, swaps, dips, and takes the swap back', function (): void {
 
     $this->shed->dipThePot();
     // What the plan's next pot has: what hangs of it is fresh.
-    foreach (['Heron B', 'Heron D'] as $chain) {
+    foreach (['Heron B', 'Heron D', 'Badger C'] as $chain) {
         expect($this->shed->text("hanging-{$chain}"))
             ->toContain('waxed')
             ->and(

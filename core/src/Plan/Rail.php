@@ -119,7 +119,7 @@ final readonly class Rail
 
     /**
      * The hanging chains in the order in which they are taken where their wax makes no difference, so that all wear evenly: the least worn
-     * first, of those of which nobody knows it the one that was ridden least.
+     * first, of those of which nobody knows it the one that was ridden least. Bare steel comes last: it may be in the jars still.
      *
      * @return list<ChainState>
      */
@@ -129,7 +129,9 @@ final readonly class Rail
         $chains = $this->hanging;
         usort(
             $chains,
-            fn(ChainState $a, ChainState $b) => ($worn[$a->chainId] ?? INF) <=> ($worn[$b->chainId] ?? INF) ?: $a->km->km <=> $b->km->km,
+            fn(ChainState $a, ChainState $b) => ($a->dryness->bare !== null) <=> ($b->dryness->bare !== null) ?:
+            ($worn[$a->chainId] ?? INF) <=> ($worn[$b->chainId] ?? INF) ?:
+            $a->km->km <=> $b->km->km,
         );
 
         return $chains;

@@ -49,7 +49,7 @@ it('lets wax run out on a bike of hours of which nobody times a ride, and says w
     );
     $next = Bench::steps(Bench::deferred($this, '/', 'next')['next']);
     expect(($this->plain)($next[0]['title'] . ' ' . $next[0]['reason']))->toContain(
-        'No wax for the 21 km of tomorrow on Badger It takes 1 h 11 of wax with the reserve; A will have 0 min.',
+        'No wax for the 21 km of tomorrow on Badger They take 1 h 11 of wax with the reserve; A will have 0 min.',
     );
     // The first that is timed is the pace of all.
     ($this->ride)(['distance' => '60', 'hours' => '2:00'], 5)->assertSessionHasNoErrors();

@@ -205,7 +205,7 @@ it('says what to do and why, with figures', function (): void {
         'now, Today by 19:40: Wax Heron D before it rusts. Bare for 4 h 40. Steel rusts after 12 h. Heat the pot today: solves it, 3 min less in all.',
         'now, Today 3 min: Swap Tram to B. A has used up its 10 h.',
         'bench, Today 10 min: Measure Tram A, retire Lantern C, a dry cloth for Moth A, continue stripping Badger D, swap Moth to B. Dry in the air until 14:15; then it continues. / Measure Tram A / Retire Lantern C / A dry cloth for Moth A / Continue stripping Badger D / Swap Moth to B',
-        'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and D and Moth A. Heron D: bare, it would rust.',
+        'bench, Tomorrow 2 h 09: Heat the pot: Heron B, D and R, Badger A and C and Moth A. Heron D: bare, it would rust.',
         'any_day, Any day : Buy a chain for Lantern. 2 are left within the limit, and it needs 3 chains.',
         'any_day, Any day 35 min: 7 small things. Choose the chain that Lantern had on, choose the bike of a ride, and so on. / Choose the chain that Lantern had on / Choose the bike of a ride / Decant First alcohol / Confirm the commute on Moth / Strip Lantern B first / Hand in Dirty spirit / Top up Race pot',
     ]);
