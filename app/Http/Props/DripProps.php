@@ -54,10 +54,7 @@ final readonly class DripProps
     public function create(int $chainId): array
     {
         $place = $this->book->fittings()->bikeOf($chainId, $this->translator->nowS) === null ? DripPlace::InBox : DripPlace::OnBike;
-        $choices = DripNeeds::of($this->book->history($chainId)->until($this->translator->nowS))->choices(
-            $place,
-            $this->translator->settings->excessSchool(),
-        );
+        $choices = $this->needs($chainId)->choices($place, $this->translator->settings->excessSchool());
         $title = fn(string $code, string $value): array => [
             'value' => $value,
             'title' => ucfirst($this->translator->say("drip.{$code}.{$value}")),
@@ -90,10 +87,9 @@ final readonly class DripProps
     public function plan(DripDraft $draft, ?int $nextRideS): array
     {
         $words = new DripWords($this->translator);
-        $needs = DripNeeds::of($this->book->history($draft->chain->chainId)->until($this->translator->nowS));
 
         return [
-            'lines' => $words->lines($draft, $needs, $nextRideS),
+            'lines' => $words->lines($draft, $this->needs($draft->chain->chainId), $nextRideS),
             'steps' => array_map(
                 fn(JobStep $step) => [
                     'title' => $words->step($step)['title'],
@@ -144,5 +140,12 @@ final readonly class DripProps
             ] + (new DripWords($this->translator))->bottle($bottle),
             BottleState::all($this->book, $this->translator->nowS),
         );
+    }
+
+    private function needs(int $chainId): DripNeeds
+    {
+        $nowS = $this->translator->nowS;
+
+        return DripNeeds::of($this->book->history($chainId)->until($nowS), $this->book->chain($chainId, $nowS)->wax);
     }
 }

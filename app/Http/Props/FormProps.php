@@ -141,11 +141,10 @@ final readonly class FormProps
     private function untimed(int $bikeId): string
     {
         $terms = $this->book->terms()->ofBike($bikeId, $this->translator->nowS);
-        $hoursPerKm = Pace::counted($this->book->ridesOf($bikeId), $terms->hoursAlone);
 
-        return $terms->intervalHours === null || $hoursPerKm <= 0.0
+        return $terms->hoursPerKm <= 0.0
             ? ''
-            : $this->translator->say('ui.ride.untimed', ['km' => $this->translator->quantities->distance(1.0 / $hoursPerKm)]);
+            : $this->translator->say('ui.ride.untimed', ['km' => $this->translator->quantities->distance(1.0 / $terms->hoursPerKm)]);
     }
 
     /** @return list<array{id: int, label: string}> the chains of a bike's rail that are in use */

@@ -9,8 +9,8 @@ use Dripel\Core\Logbook\ChainHistory;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Ride;
-use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Logbook\WaxState;
 
 /** What a chain wants before it is dripped, by what happened to it. Source: common practice. */
 final readonly class DripNeeds
@@ -25,15 +25,12 @@ final readonly class DripNeeds
         public bool $new,
     ) {}
 
-    public static function of(ChainHistory $history): self
+    public static function of(ChainHistory $history, WaxState $wax): self
     {
-        [$waxed, $bare] = [null, true];
+        $waxed = null;
         foreach ($history->events as $event) {
             if ($event instanceof Dip || $event instanceof TopUp || $event instanceof Opening) {
                 $waxed = $event;
-                $bare = $event instanceof Opening && !$event->waxed();
-            } elseif ($event instanceof Strip) {
-                $bare = true;
             }
         }
         $rides = $waxed === null ? $history->rides : $history->ridesAfter($waxed);
@@ -43,7 +40,7 @@ final readonly class DripNeeds
         );
         usort($dirty, fn(Condition $a, Condition $b) => $b->dirt() <=> $a->dirt());
 
-        return new self($dirty[0] ?? null, $bare && $history->last(TopUp::class) === null);
+        return new self($dirty[0] ?? null, $wax->life === null && $history->last(TopUp::class) === null);
     }
 
     public function choices(DripPlace $place, ExcessSchool $excess): DripChoices

@@ -9,7 +9,6 @@ use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
-use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\RecordedBook;
 use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\Strip;
@@ -82,7 +81,7 @@ final readonly class ReplayYear
         $year = new ReplayedYear($this->measure());
         /** @var array<int, ReplayedChain> $coats by chain */
         $coats = [];
-        [$on, $dipped, $pace] = [[], [], []];
+        [$on, $dipped] = [[], []];
         foreach ($this->entries() as $entry) {
             if ($entry instanceof Ride) {
                 $chainId = $this->book->chainOfRide($entry);
@@ -97,8 +96,7 @@ final readonly class ReplayYear
                 isset($on[$entry->bikeId]) && $on[$entry->bikeId] !== $chainId && $year->swap();
                 $on[$entry->bikeId] = $chainId;
                 $km = $entry->km * $this->book->settings->factor($entry->condition, $entry->moment->unixS);
-                $pace[$entry->bikeId] ??= Pace::counted($this->book->ridesOf($entry->bikeId), $terms->hoursAlone);
-                $hours = $entry->hours ?? $entry->km * $pace[$entry->bikeId];
+                $hours = $entry->hours ?? $entry->km * $terms->hoursPerKm;
                 $year->ride($km, $coats[$chainId]->ride($km, $hours, $terms->limitKm(), $terms->intervalHours));
                 continue;
             }

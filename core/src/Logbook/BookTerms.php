@@ -30,14 +30,17 @@ final class BookTerms
     {
         $settings = $this->book->settings;
         $learnedKm = $this->learnedKm($bikeId, $atS);
+        $hours = $settings->intervalHours($bikeId, $atS);
+        $hoursAlone = $learnedKm === null && $settings->byHoursAlone($bikeId, $atS);
 
         return new Terms(
             $learnedKm ?? $this->setKm($bikeId, $atS),
-            $settings->intervalHours($bikeId, $atS),
+            $hours,
             $settings->limitSchool($bikeId, $atS)->limitPct($settings->whole(SettingKey::BikeSpeeds, $bikeId, 1)),
             $learnedKm !== null,
             $settings->dripOnly($bikeId, $atS),
-            $learnedKm === null && $settings->byHoursAlone($bikeId, $atS),
+            $hoursAlone,
+            $hours === null ? 0.0 : Pace::counted($this->book->ridesOf($bikeId), $hoursAlone),
         );
     }
 

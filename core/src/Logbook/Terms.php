@@ -18,6 +18,8 @@ final readonly class Terms
         public bool $dripOnly = false,
         /** Whether no km end a coat, only hours. */
         public bool $hoursAlone = false,
+        /** What an untimed ride counts for where hours do: hours per km as ridden, see Pace. */
+        public float $hoursPerKm = 0.0,
     ) {}
 
     /** The effective km after which a coat is spent; null: only hours end it. */

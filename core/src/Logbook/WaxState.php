@@ -57,7 +57,7 @@ final readonly class WaxState
         }
         $topUps = $history->topUpsAfter($start);
         $rides = self::cycleRides($history, $start, $terms);
-        $cycle = self::cycle($rides, $history->rides, $topUps, $terms, $settings);
+        $cycle = self::cycle($rides, $topUps, $terms, $settings);
         $last = $topUps === [] ? $start : $topUps[count($topUps) - 1];
         $noise = $history->last(Noise::class);
         $life = (new WaxLife())($cycle);
@@ -115,7 +115,7 @@ final readonly class WaxState
      * @param list<Ride> $rides
      * @param list<TopUp> $topUps
      */
-    private static function cycle(array $rides, Rides $allRides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
+    private static function cycle(array $rides, array $topUps, Terms $terms, Settings $settings): WaxLifeInput
     {
         return new WaxLifeInput(
             $terms->limitKm(),
@@ -136,7 +136,7 @@ final readonly class WaxState
                 ),
                 $topUps,
             ),
-            Pace::counted($allRides, $terms->hoursAlone),
+            $terms->hoursPerKm,
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Dripel\Core\Plan;
 
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Pace;
 
 /** What a bike was really ridden day by day: effective km by the factors of each day, hours as timed or at the bike's pace. */
 final readonly class RiddenDays
@@ -20,7 +19,7 @@ final readonly class RiddenDays
     {
         [$km, $hours] = [array_fill(0, $days, 0.0), array_fill(0, $days, 0.0)];
         $rides = $book->ridesOf($bikeId);
-        $pace = Pace::counted($rides, $book->settings->byHoursAlone($bikeId, $first->startS()));
+        $pace = $book->terms()->ofBike($bikeId, $first->startS())->hoursPerKm;
         $place = [];
         for ($day = 0; $day < $days; $day++) {
             $place[$first->plus($day)->date] = $day;

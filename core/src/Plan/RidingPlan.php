@@ -9,7 +9,6 @@ use DateTimeZone;
 use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
-use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\SettingKey;
 
 /**
@@ -97,7 +96,7 @@ final readonly class RidingPlan
             }
         }
 
-        $pace = $rail->habit->hoursPerKm ?? Pace::counted($book->ridesOf($rail->bikeId), $settings->byHoursAlone($rail->bikeId, $nowS));
+        $pace = $rail->habit->hoursPerKm ?? $book->terms()->ofBike($rail->bikeId, $nowS)->hoursPerKm;
 
         return new self(
             array_values($km),

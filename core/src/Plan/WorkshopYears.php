@@ -17,7 +17,6 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
-use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\PotDay\PotCapacity;
@@ -273,7 +272,7 @@ final readonly class WorkshopYears
             ),
             $rail->fitted->chainId,
             $terms->intervalHours,
-            Pace::counted($book->ridesOf($rail->bikeId), $terms->hoursAlone),
+            $terms->hoursPerKm,
         );
     }
 

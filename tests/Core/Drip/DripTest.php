@@ -31,7 +31,9 @@ use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Logbook\Strip;
+use Dripel\Core\Logbook\Terms;
 use Dripel\Core\Logbook\TopUp;
+use Dripel\Core\Logbook\WaxState;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Wear\DigitalReading;
 
@@ -143,19 +145,18 @@ it('wants water where rain or mud was the worst since it last had wax, and two c
     ?Condition $wash,
     bool $new,
 ): void {
-    $needs = DripNeeds::of(
-        new ChainHistory(
-            1,
-            Rides::of(
-                array_map(
-                    fn(array $ride, int $n) => new Ride($n + 1, new Moment($ride[0]), 1, 10.0, null, $ride[1]),
-                    $rides,
-                    array_keys($rides),
-                ),
+    $history = new ChainHistory(
+        1,
+        Rides::of(
+            array_map(
+                fn(array $ride, int $n) => new Ride($n + 1, new Moment($ride[0]), 1, 10.0, null, $ride[1]),
+                $rides,
+                array_keys($rides),
             ),
-            $events,
         ),
+        $events,
     );
+    $needs = DripNeeds::of($history, WaxState::derive($history, new Terms(300.0, null, 0.5), new Settings([])));
     expect([$needs->wash, $needs->new])->toBe([$wash, $new]);
     $choices = $needs->choices(DripPlace::InBox, ExcessSchool::Leave);
     expect([$choices->place, $choices->washed, $choices->warmed, $choices->coats, $choices->excess, $choices->brushedIn])->toBe([

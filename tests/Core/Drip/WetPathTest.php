@@ -245,7 +245,10 @@ it('keeps a bike that lives on drip wax alone: each drip starts its interval ane
 });
 
 it('proposes what a chain wants before it is dripped', function (): void {
-    $needs = fn(array $rides, array $events = []) => DripNeeds::of(wetBook($rides, $events)->history(1));
+    $needs = fn(array $rides, array $events = []) => DripNeeds::of(
+        ($book = wetBook($rides, $events))->history(1),
+        $book->chain(1, (int) strtotime('2026-11-25 12:00 UTC'))->wax,
+    );
     $damp = ['2026-11-20 10:00', 30.0, Condition::Damp];
     expect($needs([])->wash)
         ->toBeNull()

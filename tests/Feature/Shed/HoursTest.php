@@ -57,6 +57,11 @@ it('lets wax run out on a bike of hours of which nobody times a ride, and says w
         ->toEqualWithDelta(10.0 - 270.0 / 30.0, 1e-9)
         ->and(($this->plain)($this->get('/')->inertiaProps('forms.bikes.0.untimed')))
         ->toBe('"2:15; empty: at 30 km an hour"');
+    // It is the bike's: a chain that nobody ever timed counts at it as the form says.
+    $b = $this->bench->chain($this->bike, 'B', 4);
+    $this->post("/bikes/{$this->bike->id}/fittings", ['chain_id' => $b->id] + Bench::form(3))->assertSessionHasNoErrors();
+    ($this->ride)(['distance' => '60'], 2)->assertSessionHasNoErrors();
+    expect($this->bench->state($b)->wax->life?->leftHours)->toEqualWithDelta(8.0, 1e-9);
 });
 
 it('goes by hours alone where no distance is set: rail, chain, drip, plan and form say hours', function (): void {
