@@ -146,8 +146,6 @@ it('takes the workshop to its years: bikes that are ridden, chains, pot, minutes
         ->toBe([[1, 2, 11], [2, 1, 21]])
         ->and($in->weeks)
         ->toBe(104)
-        ->and($in->bikes[0]->hoursPerKm)
-        ->toEqualWithDelta(0.05, 1e-9)
         ->and([$in->costs->chain, $in->costs->waxKg, $in->costs->cassette, $in->costs->topUp, $in->costs->hour])
         ->toBe([3000.0, 4000.0, 6000.0, 0.0, 1500.0])
         ->and(array_map(fn(Supply $supply) => $supply->value, $years->unpriced))
@@ -171,6 +169,9 @@ it('takes the workshop to its years: bikes that are ridden, chains, pot, minutes
     expect($strict[0]->limitPct)->toBe(LimitSchool::BySpeeds->limitPct(11));
     $none = yearsOf(yearsBook(settings: [new DatedSetting(SettingKey::TopUpsMost, 0, new Moment(0), 0)]));
     expect($none->input(new SimulatedPolicy(300.0), 1)->pot->topUp)->toBeNull();
+    // A bike that goes by hours too spends them at the pace of its timed rides.
+    $timed = yearsOf(yearsBook(settings: [new DatedSetting(SettingKey::IntervalHours, 1, new Moment(0), 20.0)]))->bikes[0];
+    expect([$timed->intervalHours, $timed->hoursPerKm])->toEqualWithDelta([20.0, 0.05], 1e-9);
 });
 
 it('rinses in the years to come as re-waxes of the last were, the first wax of a chain aside', function (array $rinsed, bool $will): void {
