@@ -21,15 +21,17 @@ final readonly class ChainWords
     {
         $q = $this->translator->quantities;
 
-        $hours = $chain->status === ChainStatus::Ridden ? $this->hours($chain) : '';
+        $ridden = $chain->status === ChainStatus::Ridden;
+        $also = $ridden ? $this->alsoLeft($chain) : '';
         $code = match (true) {
-            $hours === '' => "chain.status.{$chain->status->value}",
-            $chain->terms->hoursAlone => 'chain.status.ridden_hours_alone',
-            default => 'chain.status.ridden_hours',
+            $ridden && $chain->terms->hoursAlone => 'chain.status.ridden_hours_alone',
+            $also !== '' => 'chain.status.ridden_both',
+            default => "chain.status.{$chain->status->value}",
         };
 
         return $this->translator->say($code, [
-            'hours' => $hours,
+            'hours' => $ridden ? $this->hours($chain) : '',
+            'also' => $also,
             'km' => $q->ridden($chain->wax->cycleKm()),
             'left' => $this->translator->wax->left($chain->left()),
             'bare' => $chain->dryness->bareSinceS === null ? '' : $q->hours(($chain->nowS - $chain->dryness->bareSinceS) / 3600),

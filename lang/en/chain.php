@@ -14,7 +14,7 @@ return [
         'wet' => 'wet, ridden :km',
         'unsure' => 'wax unknown',
         'ridden' => ':left left',
-        'ridden_hours' => ':left, :hours',
+        'ridden_both' => ':left, :also',
         'ridden_hours_alone' => ':hours',
         'waxed' => 'waxed',
     ],

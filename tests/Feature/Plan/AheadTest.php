@@ -120,11 +120,12 @@ it('goes by hours where the bike does: on the Shed, on the chain and in the week
         ($this->plain)([
             "{$rail['leftNumber']} {$rail['leftWords']}",
             $rail['alsoLeft'],
+            $rail['fitted']['word'],
             $chain['chain']['left'],
             $chain['chain']['alsoLeft'],
         ]),
     )
-        ->toBe('1 h 10 of 12 h left on A | 40 km of 300 km left | 1 h 10 | 40 km of 300 km left')
+        ->toBe('1 h 10 of 12 h left on A | 40 km of 300 km left | 1 h 10, 40 km of 300 km left | 1 h 10 | 40 km of 300 km left')
         ->and(($this->plain)(collect($chain['why'])->firstWhere('figure', 'left')['title']))
         ->toBe('Why 1 h 10 of wax left?')
         ->and(($this->plain)($lane['about']))
