@@ -193,7 +193,7 @@ final readonly class NextWords
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
             NextKind::Outrun => ($about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun') . $this->wax($about),
-            NextKind::Unmet => 'unmet' . $this->wax($about),
+            NextKind::Unmet => $about instanceof RideOfPlan && $about->day->due() ? 'unmet_due' : 'unmet' . $this->wax($about),
             NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
             NextKind::Convert => 'convert_' . ($about instanceof Conversion ? $about->current()->value : ''),
             NextKind::Strip => $chain?->wax->oiled === true ? 'strip_oiled' : 'strip',
@@ -301,8 +301,8 @@ final readonly class NextWords
             $about instanceof SwapOfPlan, $about instanceof RideOfPlan => [
                 'ride' => $q->distance($about->day->riddenKm),
                 'day' => $this->translator->dayWord($about->date),
-                'has' => $this->translator->wax->amount($about->day->beforeKm, $about->day->beforeHours),
-                'off_has' => $this->translator->wax->amount($about->day->offKm, $about->day->offHours),
+                'has' => $this->translator->wax->has($about->day->beforeKm, $about->day->beforeHours),
+                'off_has' => $this->translator->wax->has($about->day->offKm, $about->day->offHours),
                 'takes' => (new PlanWords($this->translator, $about->plan))->takes($about->day),
             ],
             $about instanceof OpenJob => ['step' => (new JobWords($this->translator))->title($about)],

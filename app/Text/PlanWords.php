@@ -186,12 +186,13 @@ final readonly class PlanWords
         return $this->translator->say(
             'ahead.why.' .
                 match (true) {
-                    $reason->why === DipWhy::Along && $reason->riddenOn === null => 'along_later',
-                    $reason->why === DipWhy::Short && ($reason->leftKm <= 0.0 || $reason->leftHours === 0.0) => 'due',
+                    $reason->why === DipWhy::Along => ($reason->due() ? 'along_due' : 'along') .
+                        ($reason->riddenOn === null ? '_later' : ''),
+                    $reason->why === DipWhy::Short && $reason->due() => 'due',
                     default => $reason->why->value,
                 },
             [
-                'left' => $this->translator->wax->amount($reason->leftKm, $reason->leftHours),
+                'left' => $this->translator->wax->has($reason->leftKm, $reason->leftHours),
                 'day' => $reason->riddenOn === null ? '' : $this->dayOf($reason->riddenOn),
             ],
         );
@@ -249,9 +250,7 @@ final readonly class PlanWords
             'km' => $q->distance($day->riddenKm),
             'takes' => $this->takes($day),
             'chain' => $names->chain($day->chainId),
-            'left' => $day->broken
-                ? $this->translator->wax->amount($day->beforeKm, $day->beforeHours)
-                : $this->translator->wax->amount($day->afterKm, $day->afterHours),
+            'left' => $this->translator->wax->has($day->afterKm, $day->afterHours),
         ];
 
         $kept = $riding->kept[$day->day] ?? null;
@@ -264,15 +263,12 @@ final readonly class PlanWords
             array_filter([
                 $this->translator->say(
                     'ahead.day.' .
-                        ($kept !== null
-                            ? 'kept'
-                            : ($day->broken
-                                ? 'broken'
-                                : ($day->rideKm > 0.0
-                                    ? ($this->takesAsMuch($day)
-                                        ? 'ride'
-                                        : 'ride_wax')
-                                    : 'rest'))),
+                        match (true) {
+                            $kept !== null => 'kept',
+                            $day->broken => $day->due() ? 'broken_due' : 'broken',
+                            $day->rideKm > 0.0 => $this->takesAsMuch($day) ? 'ride' : 'ride_wax',
+                            default => $day->due() ? 'rest_due' : 'rest',
+                        },
                     $parameters,
                 ),
                 $riding->names[$day->day] ?? '',

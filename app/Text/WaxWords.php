@@ -15,13 +15,13 @@ final readonly class WaxWords
     /** "300 km", "10 h", or by what comes first "300 km or 10 h". */
     public function amount(?float $km, ?float $hours): string
     {
-        return $this->measures('words.km_or_hours', $km, $hours);
+        return $this->measures('words.km_or_hours', $km === null ? null : $this->quantities->distance($km), $hours);
     }
 
     /** What a ride takes of it, in every measure: "60 km and 2 h 30". */
     public function needs(?float $km, ?float $hours): string
     {
-        return $this->measures('words.km_and_hours', $km, $hours);
+        return $this->measures('words.km_and_hours', $km === null ? null : $this->quantities->distance($km), $hours);
     }
 
     /** What a bike re-waxes at. */
@@ -39,15 +39,21 @@ final readonly class WaxWords
     /** The same in every measure that its bike goes by. */
     public function leftInAll(WaxLeft $left): string
     {
-        return $this->amount($left->hoursAlone ? null : floor($left->km + 1e-9), $left->hours);
+        return $this->has($left->hoursAlone ? null : $left->km, $left->hours);
     }
 
-    private function measures(string $both, ?float $km, ?float $hours): string
+    /** What a chain has left by then, as a plan counts it: "64 km", "64 km or 2 h 30". */
+    public function has(?float $km, ?float $hours): string
+    {
+        return $this->measures('words.km_or_hours', $km === null ? null : $this->quantities->left($km), $hours);
+    }
+
+    private function measures(string $both, ?string $km, ?float $hours): string
     {
         return match (true) {
-            $hours === null => $this->quantities->distance($km ?? 0.0),
+            $hours === null => $km ?? $this->quantities->distance(0.0),
             $km === null => $this->quantities->hours($hours),
-            default => (string) __($both, ['km' => $this->quantities->distance($km), 'hours' => $this->quantities->hours($hours)]),
+            default => (string) __($both, ['km' => $km, 'hours' => $this->quantities->hours($hours)]),
         };
     }
 }

@@ -22,6 +22,7 @@ return [
     'passed' => 'The pot day of :day (:chains) passed unused: it is planned anew.',
     'pot_none' => 'Pot day :day: nothing to dip',
     'broken' => ':bike’s :km on :day take :takes, and :chain would have :left.',
+    'broken_due' => ':bike’s :km on :day take :takes, and :chain would be due.',
     'takes' => ':needs of wax',
     'takes_with_reserve' => ':needs of wax with the reserve',
     'about_broken' => ':pots:time of work in all:drips',
@@ -62,6 +63,8 @@ return [
         'due' => 'due, ridden next on :day',
         'along' => ':left left, ridden next on :day; it goes along',
         'along_later' => ':left left, not ridden soon; it goes along',
+        'along_due' => 'due, ridden next on :day; it goes along',
+        'along_due_later' => 'due, not ridden soon; it goes along',
     ],
     'odd' => [
         'nothing' => ':bike, :week: nothing ridden; :usual a week is usual.',
@@ -83,6 +86,7 @@ return [
     ],
     'day' => [
         'rest' => ':day: no ride; :left on :chain',
+        'rest_due' => ':day: no ride; :chain is due',
         'ride' => ':day: :km on :chain, then :left',
         'ride_wax' => ':day: :km on :chain, which takes :takes; then :left',
         'swap' => 'swap to :chain, :off comes off',
@@ -92,6 +96,7 @@ return [
         'kept' => ':day: :event, on :chain, which is kept for it',
         'measure' => 'to be measured: :chains',
         'broken' => ':day: :km take :takes, and no chain has it; :chain has :left',
+        'broken_due' => ':day: :km take :takes, and no chain has it; :chain is due',
         'name' => ':name',
     ],
     'doubt' => [

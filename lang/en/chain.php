@@ -51,6 +51,8 @@ return [
         'wax_unknown' => 'How much wax this chain has left is not known.',
         'bare_steel' => 'Bare steel: this chain has no wax to ride on, and rusts overnight.',
         'no_wax' => 'This chain has no wax to ride on.',
+        'was_wet' => 'Ridden in the wet: dry this chain and wax it first.',
+        'hours_up' => 'Its hours are up: wax this chain first.',
         'not_ready' => 'Not ready before :at: the wax is setting or the drip wax drying.',
         'kept' => 'Kept for :event, :day.',
         'pin_off' => 'The chain that comes off has a pin: each removal widens its hole. Use a new pin, or a quick link, when it goes on again.',

@@ -498,12 +498,12 @@ final readonly class PlanProps
                 if ($day->broken) {
                     $broken[] = [
                         $day->day,
-                        $this->translator->say('ahead.broken', [
+                        $this->translator->say($day->due() ? 'ahead.broken_due' : 'ahead.broken', [
                             'bike' => $this->translator->names->bike($bikeId),
                             'km' => $q->distance($day->riddenKm),
                             'takes' => $this->words->takes($day),
                             'day' => $this->words->dayOf($day->day),
-                            'left' => $this->translator->wax->amount($day->beforeKm, $day->beforeHours),
+                            'left' => $this->translator->wax->has($day->afterKm, $day->afterHours),
                             'chain' => $this->translator->names->chain($day->chainId),
                         ]),
                     ];
@@ -524,7 +524,7 @@ final readonly class PlanProps
                     'day' => $this->words->dayOf($doubt->day),
                     'bike' => $this->translator->names->bike($doubt->bikeId),
                     'chain' => $this->translator->names->chain($doubt->chainId),
-                    'left' => $doubt->leftHours === null ? $q->distance($doubt->leftKm) : $q->hours($doubt->leftHours),
+                    'left' => $doubt->leftHours === null ? $q->left($doubt->leftKm) : $q->hours($doubt->leftHours),
                     'km' => $doubt->needsHours === null ? $q->distance($doubt->needsKm) : $q->hours($doubt->needsHours),
                 ]),
                 array_slice($doubts, 0, self::DOUBTS),

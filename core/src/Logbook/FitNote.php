@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Dripel\Core\Logbook;
 
 use Dripel\Core\Chain\Joint;
+use Dripel\Core\Interval\DueBecause;
 
 /** What speaks against putting a chain on a bike, or is worth a word before it is done. */
 enum FitNote: string
@@ -33,6 +34,10 @@ enum FitNote: string
     case BareSteel = 'bare_steel';
     /** It was never waxed, or its wax is used up. */
     case NoWax = 'no_wax';
+    /** Some wax is left on it, but it was ridden in the wet. */
+    case WasWet = 'was_wet';
+    /** Some wax is left on it by the distance, but its hours are up. */
+    case HoursUp = 'hours_up';
 
     /** What was ridden less was not ridden in: house rule, km. */
     private const NEW_KM = 50.0;
@@ -54,6 +59,7 @@ enum FitNote: string
         $link = $book->inventory()->linkOf($chainId, $nowS);
         $off = $book->fittings()->componentOn($bikeId, $nowS);
         $waxless = !$chain->rideable() && !$chain->wear->pastLimit && $chain->wax->known;
+        $due = $chain->leftKm() > 0.0 ? $chain->wax->life?->because : null;
         $left = $link?->part->closingsAllowed === null ? null : $link->part->closingsAllowed - $link->closings;
 
         return array_map(
@@ -71,7 +77,9 @@ enum FitNote: string
                     self::Worn->value => $chain->wear->pastLimit,
                     self::WaxUnknown->value => !$chain->wax->known && !$chain->wear->pastLimit,
                     self::BareSteel->value => $waxless && $chain->dryness->bare !== null,
-                    self::NoWax->value => $waxless && $chain->dryness->bare === null,
+                    self::NoWax->value => $waxless && $chain->dryness->bare === null && $due === null,
+                    self::WasWet->value => $waxless && $due === DueBecause::Wet,
+                    self::HoursUp->value => $waxless && $due === DueBecause::Hours,
                 ]),
             ),
         );

@@ -17,6 +17,12 @@ final readonly class DipReason
         public ?int $riddenOn,
     ) {}
 
+    /** Whether nothing that is left can be counted on. */
+    public function due(): bool
+    {
+        return min($this->leftKm ?? INF, $this->leftHours ?? INF) <= 0.0;
+    }
+
     /** The more pressing first: what has a day, what is ridden beyond what it has, what only goes along; then by the next ride. */
     public static function compare(self $a, self $b): int
     {

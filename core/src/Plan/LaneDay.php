@@ -37,4 +37,10 @@ final readonly class LaneDay
         /** Whether no chain could take it. */
         public bool $broken,
     ) {}
+
+    /** Whether nothing that is left can be counted on: spent, ridden in the wet, loud, or nobody knows. */
+    public function due(): bool
+    {
+        return min($this->afterKm ?? INF, $this->afterHours ?? INF) <= 0.0;
+    }
 }

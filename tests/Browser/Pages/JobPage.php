@@ -65,26 +65,24 @@ final class JobPage extends Page
         }
     }
 
-    /** Does a step as it asks: sees the sign it waits for, waits until its time is up. */
+    /** Does a step as it asks: sees the sign it waits for, and taps again once its time is up, be that at once. */
     public function doAsAsked(): self
     {
         $position = $this->position();
-        $gone = fn(): bool => $this->position() !== $position;
-        $this->tickAll();
-        $tap = function () use ($gone): void {
-            $ready = "return document.querySelector('[data-test=job-done]')?.disabled === false";
-            $this->await('a step that may be done', fn() => $gone() || $this->driver->executeScript($ready), self::STEP_S);
-            if (!$gone()) {
-                $this->tickAll();
-                $this->click('job-done');
-            }
-        };
-        $tap();
-        // The first tap may only have been the sign.
-        $this->await('the sign taken', fn() => $gone() || $this->has('signed'), self::STEP_S);
-        $tap();
+        $ready = "return document.querySelector('[data-test=job-done]')?.disabled === false";
 
-        return $this->await('the step after', $gone, self::STEP_S);
+        return $this->await(
+            'the step after',
+            function () use ($position, $ready): bool {
+                if ($this->position() === $position && $this->driver->executeScript($ready)) {
+                    $this->tickAll();
+                    $this->click('job-done');
+                }
+
+                return $this->position() !== $position;
+            },
+            self::STEP_S,
+        );
     }
 
     /** Led on until a step of this kind shows, or all is over. */

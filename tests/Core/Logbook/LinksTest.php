@@ -2,14 +2,17 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\DatedSetting;
+use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\FitNote;
 use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
 use Dripel\Core\Logbook\Opening;
 use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 
@@ -84,6 +87,33 @@ it('says what speaks against a fitting, and what is worth a word', function (arr
     'a pin in the chain that goes on' => [['chain.joint' => [1, 'pin']], 9, ['pin_on']],
     'a pin in the chain that comes off' => [['chain.joint' => [2, 'pin']], 9, ['pin_off']],
     'a quick link, said so' => [['chain.joint' => [2, 'quick_link']], 9, []],
+]);
+
+it('tells a chain without wax from one that has some and is due all the same', function (
+    Condition $condition,
+    float $km,
+    float $hours,
+    array $notes,
+): void {
+    $settings = [
+        new DatedSetting(SettingKey::IntervalKm, 7, new Moment(0), 300.0),
+        new DatedSetting(SettingKey::IntervalHours, 7, new Moment(0), 10.0),
+    ];
+    $book = new Book(
+        [7],
+        [1],
+        new Settings($settings),
+        [new Fitting(1, new Moment(3600), 7, 1)],
+        [new Ride(1, new Moment(7200), 7, $km, $hours, $condition)],
+        [new Dip(1, new Moment(0), 1)],
+    );
+    expect(array_map(fn(FitNote $note) => $note->value, FitNote::all($book, $book->chain(1, 3600 * 99), 7)))->toBe($notes);
+})->with([
+    'some left' => [Condition::Dry, 100.0, 4.0, []],
+    'ridden in the wet' => [Condition::Wet, 10.0, 0.5, ['was_wet']],
+    'hours up' => [Condition::Dry, 100.0, 11.0, ['hours_up']],
+    'all used up' => [Condition::Dry, 300.0, 4.0, ['no_wax']],
+    'all used up in the wet' => [Condition::Wet, 200.0, 4.0, ['no_wax']],
 ]);
 
 it('forbids only what can part or jam', function (): void {

@@ -49,8 +49,20 @@ it('lets wax run out on a bike of hours of which nobody times a ride, and says w
     );
     $next = Bench::steps(Bench::deferred($this, '/', 'next')['next']);
     expect(($this->plain)($next[0]['title'] . ' ' . $next[0]['reason']))->toContain(
-        'No wax for the 21 km of tomorrow on Badger They take 1 h 11 of wax with the reserve; A will have 0 min.',
+        'No wax for the 21 km of tomorrow on Badger A is due. No other chain has enough, and no allowed pot day comes in time.',
     );
+    // The plan says so as the Shed does, not that nothing is left.
+    $plan = $this->get('/ahead')->inertiaProps('plan');
+    expect(
+        ($this->plain)([
+            $plan['headline'],
+            $plan['broken'][0] ?? '',
+            ...array_slice(array_column($plan['lanes'][0]['days'], 'text'), 0, 2),
+        ]),
+    )
+        ->toContain('and A would be due.')
+        ->toContain('no ride; A is due')
+        ->not->toContain('0 min');
     // The first that is timed is the pace of all.
     ($this->ride)(['distance' => '60', 'hours' => '2:00'], 5)->assertSessionHasNoErrors();
     expect($this->bench->state($this->a)->wax->life?->leftHours)
