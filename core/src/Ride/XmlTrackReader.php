@@ -101,7 +101,7 @@ abstract class XmlTrackReader implements TrackReader
             $this->refuseLongTag($chunk);
             $chunk = $this->lighten($chunk);
             $given += strlen($chunk);
-            if (xml_parse($parser, $chunk, $last) !== 1) {
+            if (!self::parse($parser, $chunk, $last)) {
                 throw $this->broken($parser, $given);
             }
             yield from $this->ready;
@@ -109,6 +109,18 @@ abstract class XmlTrackReader implements TrackReader
         } while (!$last);
         if ($this->pointCount === 0) {
             throw new InvalidInput('file', $this->nothing());
+        }
+    }
+
+    /** What is no letter of its encoding is a warning besides, of which nobody wants to hear. */
+    private static function parse(XMLParser $parser, string $chunk, bool $last): bool
+    {
+        $told = libxml_use_internal_errors(true);
+        try {
+            return xml_parse($parser, $chunk, $last) === 1;
+        } finally {
+            libxml_clear_errors();
+            libxml_use_internal_errors($told);
         }
     }
 

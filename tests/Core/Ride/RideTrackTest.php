@@ -136,6 +136,10 @@ it('says clearly what a file lacks', function (string $gpx, string $message): vo
     'not GPX' => ["<?xml version=\"1.0\"?>\n<TrainingCenterDatabase/>", 'outermost element is <TrainingCenterDatabase>'],
     'waypoints only' => [gpx('<wpt lat="1" lon="2"/>'), 'no recorded track'],
     'a route only' => [gpx('<rte><rtept lat="1" lon="2"/></rte>'), 'no recorded track'],
+    'letters that UTF-16 has none of' => [
+        "\xff\xfe" . mb_convert_encoding('<gpx><trk><name>', 'UTF-16LE') . "\xe7\xd8\x70\xcd",
+        'line 1: cannot be read from here on: the file is damaged',
+    ],
     'a track without points' => [gpx('<trk><trkseg/></trk>'), 'without any point'],
     'no latitude' => [gpx("\n<trk><trkseg><trkpt lon=\"5\"/></trkseg></trk>"), 'line 3: has a point without a valid latitude'],
     'longitude beyond' => [gpx('<trk><trkseg><trkpt lat="5" lon="181"/></trkseg></trk>'), 'valid longitude'],
