@@ -136,6 +136,7 @@ final readonly class NextWords
         );
 
         return [
+            // @phpstan-ignore dripel.text (what has an evening is grouped by it, and files that wait are one thing)
             $this->translator->say("next.group.{$item->kind->value}", [
                 'all' => $names->list($all),
                 'count' => (string) count($item->steps),

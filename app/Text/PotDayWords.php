@@ -85,9 +85,9 @@ final readonly class PotDayWords
         $q = $this->translator->quantities;
         $pot = $plan->terms->pot;
 
-        $flat = $warning === PotWarning::TooLow && $plan->terms->lay === PotLay::Flat ? '_flat' : '';
+        $flat = $warning === PotWarning::TooLow && $plan->terms->lay === PotLay::Flat;
 
-        return $this->translator->say("pot_day.warning.{$warning->value}{$flat}", [
+        return $this->translator->say($flat ? 'pot_day.warning.too_low_flat' : "pot_day.warning.{$warning->value}", [
             'power' => $q->number($pot->powerW),
             'end' => $q->temperature((float) $pot->course()->equilibriumC()),
             'target' => $q->temperature($pot->targetC),

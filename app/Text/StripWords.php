@@ -96,9 +96,10 @@ final readonly class StripWords
     private function line(ProtocolStep $step): string
     {
         $q = $this->translator->quantities;
-        if (!$step->kind->isBath() || $step->solvent === null) {
+        if (!$step->kind->isBath()) {
             return ucfirst($this->translator->say("strip.card.{$step->kind->value}", ['time' => $q->seconds((int) $step->seconds)]));
         }
+        assert($step->solvent !== null);
 
         return $this->translator->say('strip.card.bath', [
             'ml' => $q->volume((float) $step->volumeMl),
@@ -157,6 +158,7 @@ final readonly class StripWords
         $q = $this->translator->quantities;
         $solvent = Solvent::from((string) $step->about['solvent']);
         $kind = StepKind::from((string) $step->about['kind']);
+        assert($kind->isBath());
         $parameters = [
             'bath' => (string) $step->about['bath'],
             'baths' => (string) $step->about['baths'],

@@ -97,7 +97,6 @@ return [
         'measure' => 'to be measured: :chains',
         'broken' => ':day: :km take :takes, and no chain has it; :chain has :left',
         'broken_due' => ':day: :km take :takes, and no chain has it; :chain is due',
-        'name' => ':name',
     ],
     'doubt' => [
         'short' => ':day, :bike: ride by ride :chain would have :left for :km.',

@@ -52,6 +52,8 @@ return [
         'never_melts' => 'On this power the wax never melts. Choose high, or take wax out.',
         'never_hot' => 'On this power it never gets so hot. Choose high, or a lower temperature.',
         'overfull' => 'The wax runs over with a chain in it. Take some out first.',
+        'never_dirty' => 'A chain ridden in the wet or in mud never goes into the pot that is kept clean for races. Take the everyday pot.',
+        'greased_link' => 'A quick link that was never stripped does not go into the pot. Leave the links out, or strip it first.',
         'not_its_dip' => 'One of these dips is not of this pot day. Reload the page.',
         'in_use' => ':pot is used by another pot day. End that one first.',
     ],

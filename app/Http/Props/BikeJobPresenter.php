@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Guided\GuidedKind;
+use App\Logbook\ActionKind;
 use App\Models\Action;
 use App\Models\GuidedJob;
 use App\Text\BikeJobWords;
@@ -16,6 +18,8 @@ final readonly class BikeJobPresenter implements JobPresenter
 {
     public function title(GuidedJob $job, Translator $translator): string
     {
+        assert($job->kind === GuidedKind::Fit || $job->kind === GuidedKind::Care);
+
         return $translator->say("{$job->kind->value}.title", ['bike' => $translator->names->bike((int) $job->number('bike'))]);
     }
 
@@ -44,6 +48,8 @@ final readonly class BikeJobPresenter implements JobPresenter
 
     public function record(Action $action, Translator $translator): string
     {
+        assert($action->kind === ActionKind::FitChain || $action->kind === ActionKind::BrushDrivetrain);
+
         return $translator->say("ui.job.record_{$action->kind->value}", [
             'time' => $translator->quantities->time((int) $action->about->at),
         ]);

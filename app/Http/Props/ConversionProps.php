@@ -80,9 +80,12 @@ final readonly class ConversionProps
 
     private function text(ConversionStep $step, Conversion $conversion): string
     {
-        $drip = $step === ConversionStep::Wax && $conversion->old->terms->dripOnly ? '_drip' : '';
+        $drips = $step === ConversionStep::Wax && $conversion->old->terms->dripOnly;
 
-        return $this->translator->say("convert.step.{$step->value}.text{$drip}", $this->names($conversion));
+        return $this->translator->say(
+            $drips ? 'convert.step.wax.text_drip' : "convert.step.{$step->value}.text",
+            $this->names($conversion),
+        );
     }
 
     /** Where the step is done; null: on this very page, or by the guided swap. */

@@ -237,7 +237,7 @@ final readonly class JobProps
             ...array_map(
                 fn(GuidedTap $tap) => [
                     $tap->at,
-                    $translator->say("ui.job.said.{$tap->kind->value}", [
+                    $translator->say($tap->kind === JobEventKind::Skip ? 'ui.job.said.skip' : 'ui.job.said.note', [
                         'time' => $q->time($tap->at),
                         'text' => (string) ($tap->about['text'] ?? ''),
                     ]),

@@ -342,6 +342,7 @@ final readonly class PotProps
             $entries[$row->component_id][] = [
                 'id' => $row->id,
                 'day' => $q->date($row->at, 'd MMM y'),
+                // @phpstan-ignore dripel.text (a dip is an entry of its own)
                 'text' => $this->translator->say("pot.done.{$row->kind->value}", [
                     'pot' => fn(): string => $this->translator->names->pot($row->component_id),
                     'grams' => fn(): string => $q->mass((float) $row->wax_g + (float) $row->oil_g),

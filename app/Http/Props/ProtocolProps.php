@@ -112,8 +112,9 @@ final readonly class ProtocolProps
             'steps' => $protocol->toArray()['steps'],
             'dripOnly' => $protocol->dripOnly,
             'kinds' => array_column(StepKind::cases(), 'value'),
-            'bathKinds' => array_values(
-                array_map(fn(StepKind $kind) => $kind->value, array_filter(StepKind::cases(), fn(StepKind $kind) => $kind->isBath())),
+            'bathKinds' => array_map(
+                fn(StepKind $kind) => $kind->value,
+                array_filter(StepKind::cases(), fn(StepKind $kind) => $kind->isBath()),
             ),
             'moveKinds' => array_column(MoveKind::cases(), 'value'),
             'solvents' => array_map(

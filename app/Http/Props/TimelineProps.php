@@ -102,6 +102,7 @@ final readonly class TimelineProps
 
         return [
             'key' => (string) $cycle->fromS,
+            // @phpstan-ignore dripel.text (it begins with wax, or with a strip)
             'title' => $this->translator->say("chain.cycle.{$begin}", [
                 'day' => $q->date($cycle->begin->moment->unixS ?? $cycle->fromS, 'd MMM y'),
             ]),
@@ -218,6 +219,7 @@ final readonly class TimelineProps
                 ],
             ),
             $entry instanceof Retirement => $this->translator->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
+            // @phpstan-ignore dripel.text (of fittings there are spans, and a brushing is the bike's)
             default => $this->translator->say("chain.timeline.{$entry->kind()->value}"),
         };
         $cycleIndex = $entry instanceof Ride ? array_find_key($chain->wax->rides, fn(Ride $ride) => $ride->id === $entry->id) : null;

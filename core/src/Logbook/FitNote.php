@@ -42,6 +42,7 @@ enum FitNote: string
     /** What was ridden less was not ridden in: house rule, km. */
     private const NEW_KM = 50.0;
 
+    /** @phpstan-assert-if-true self::WrongSpeed|self::LinkSpent $this */
     public function forbids(): bool
     {
         return $this === self::WrongSpeed || $this === self::LinkSpent;

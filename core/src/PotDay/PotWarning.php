@@ -38,7 +38,11 @@ enum PotWarning: string
     case PowerLastTime = 'power_last_time';
     case PowerUsual = 'power_usual';
 
-    /** Whether the day is not begun like this: dangerous, or in vain. */
+    /**
+     * Whether the day is not begun like this: dangerous, or in vain.
+     *
+     * @phpstan-assert-if-true self::NeverMelts|self::NeverHot|self::Overfull|self::NeverDirty|self::GreasedLink $this
+     */
     public function forbids(): bool
     {
         return $this === self::NeverMelts ||

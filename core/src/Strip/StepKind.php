@@ -27,7 +27,11 @@ enum StepKind: string
     /** With cold air until no smell is left. */
     case BlowDry = 'blow_dry';
 
-    /** Whether the chain meets a liquid that takes grease away with it. */
+    /**
+     * Whether the chain meets a liquid that takes grease away with it.
+     *
+     * @phpstan-assert-if-true self::Bath|self::Ultrasonic|self::Sieve|self::Scrub $this
+     */
     public function isBath(): bool
     {
         return in_array($this, [self::Bath, self::Ultrasonic, self::Sieve, self::Scrub], true);

@@ -117,7 +117,8 @@ it('tells a chain without wax from one that has some and is due all the same', f
 ]);
 
 it('forbids only what can part or jam', function (): void {
-    expect(
-        array_map(fn(FitNote $note) => $note->value, array_values(array_filter(FitNote::cases(), fn(FitNote $note) => $note->forbids()))),
-    )->toBe(['wrong_speed', 'link_spent']);
+    expect(array_map(fn(FitNote $note) => $note->value, array_filter(FitNote::cases(), fn(FitNote $note) => $note->forbids())))->toBe([
+        'wrong_speed',
+        'link_spent',
+    ]);
 });

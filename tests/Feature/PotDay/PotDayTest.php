@@ -925,7 +925,9 @@ it('keeps race pot and everyday pot apart, both ways', function (): void {
         ->toContain('Take the everyday pot')
         ->and($warned($clean, $b)[0])
         ->toContain('never goes into the pot that is kept clean');
-    $this->post('/pot-day', ($this->choices)($clean, [$b], ['target' => '75']))->assertSessionHasErrors('pot');
+    $this->post('/pot-day', ($this->choices)($clean, [$b], ['target' => '75']))->assertSessionHasErrors([
+        'pot' => 'A chain ridden in the wet or in mud never goes into the pot that is kept clean for races. Take the everyday pot.',
+    ]);
     $edit = ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'label' => 'A', 'speeds' => 12];
     $this->put("/chains/{$a->id}", $edit + ['event' => 'Hill race', 'event_on' => '2027-05-01'])->assertSessionHasNoErrors();
     expect($warned($everyday, $a)[0])->toContain('kept for an event')->and($warned($clean, $a))->toBe([]);
