@@ -50,9 +50,9 @@ use Dripel\Core\Strip\StripRinseInput;
  *         water_parts?: float,
  *     }>,
  *     dripOnly: bool,
- *     kinds: list<string>,
+ *     kinds: list<value-of<StepKind>>,
  *     bathKinds: list<value-of<StepKind>>,
- *     moveKinds: list<string>,
+ *     moveKinds: list<value-of<MoveKind>>,
  *     solvents: list<Choice>,
  * }
  */

@@ -2,7 +2,7 @@
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import { t } from '@/composables/useText'
 
-defineProps<{ status: number }>()
+defineProps<{ status: 403 | 404 | 409 | 419 | 429 | 500 | 503 | 507 }>()
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 /** The single keys and what each does, by its text. */
-export const KEYS: readonly (readonly [string, string])[] = [
+export const KEYS = [
   ['?', 'this'],
   ['/', 'command'],
   ['1–9', 'bike'],
@@ -19,4 +19,4 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['A', 'ahead'],
   ['B', 'books'],
   ['H', 'history'],
-]
+] as const

@@ -55,7 +55,7 @@ function factsOf(data: Record<string, unknown>): string {
   const days = Array.isArray(data.dates) ? data.dates.map((day) => dayText(String(day), at.calendar)).join(', ') : ''
   const day = typeof data.date === 'string' && data.date ? dayText(data.date, at.calendar) : ''
   const time = typeof data.time === 'string' && data.time ? timeText(data.time, at.calendar.twelveHours) : ''
-  const care = typeof data.care === 'string' ? t(`kept.care.${data.care}`) : ''
+  const care = data.care === 'dried' || data.care === 'wiped' ? t(`kept.care.${data.care}`) : ''
   return [data.distance ? `${data.distance} ${at.distanceUnit}` : '', care, condition ?? '', days, [day, time].filter(Boolean).join(', ')]
     .filter(Boolean)
     .join(' · ')

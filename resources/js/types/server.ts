@@ -28,6 +28,8 @@ export type LimitSchool = 'strict' | 'by_speeds' | 'one_mark' | 'digital'
 
 export type Load = 'greased' | 'oiled' | 'factory_waxed' | 'used_wax' | 'fresh_wax'
 
+export type MoveKind = 'shake' | 'rest' | 'brush'
+
 export type NextKind = 'bare' | 'job' | 'wet' | 'wet_past' | 'overdue' | 'unsure' | 'outrun' | 'event_dip' | 'planned_pot' | 'planned_drip' | 'unmet' | 'evening' | 'chores' | 'convert' | 'strip' | 'deep_clean' | 'worn' | 'measure' | 'buy' | 'no_chain' | 'no_bike' | 'wipe' | 'rides_in' | 'jar_spent' | 'jar_settled' | 'bath' | 'commute'
 
 export type NextPart = 'now' | 'bench' | 'any_day'
@@ -1428,9 +1430,9 @@ export interface ProtocolPage {
     water_parts?: number
   }[]
   dripOnly: boolean
-  kinds: string[]
+  kinds: StepKind[]
   bathKinds: StepKind[]
-  moveKinds: string[]
+  moveKinds: MoveKind[]
   solvents: Choice[]
 }
 

@@ -10,7 +10,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { ArrivePage } from '@/types/server'
 
 const props = defineProps<ArrivePage>()
@@ -54,7 +54,7 @@ const { form, submit } = useActionForm({
   cassette: props.bike ? null : { km: '' },
   ring: props.bike ? null : { km: '' },
 })
-const states = ['waxed', 'unsure', 'none', 'new'].map((value) => ({ value, title: t(`arrive.${value}`) }))
+const states = choicesOf(['waxed', 'unsure', 'none', 'new'], (value) => `arrive.${value}`)
 const errors = computed(() => form.errors as Record<string, string | undefined>)
 const errorOf = (index: number, field: string) =>
   errors.value[`chains.${index}.${field}`] ?? errors.value[`bikes.0.parts.${index}.${field}`]
@@ -67,9 +67,10 @@ const others = computed(() =>
 )
 type Figure = 'km' | 'since_wax' | 'wear' | 'closings' | 'closings_allowed' | 'pitches'
 /** What may be known of a chain; only a waxed one has a distance since its dip, and that must be known. */
-const figures = (state: string): { field: Figure; name: string; suffix?: string; whole?: boolean; needed?: boolean }[] => [
+type FigureText = 'km' | 'since' | 'wear' | 'closings' | 'allowed' | 'pitches'
+const figures = (state: string): { field: Figure; name: FigureText; suffix?: string; whole?: boolean; needed?: boolean }[] => [
   { field: 'km', name: 'km', suffix: here.value.distanceUnit },
-  ...(state === 'waxed' ? [{ field: 'since_wax' as const, name: 'since', suffix: here.value.distanceUnit, needed: true }] : []),
+  ...(state === 'waxed' ? [{ field: 'since_wax' as const, name: 'since' as const, suffix: here.value.distanceUnit, needed: true }] : []),
   { field: 'wear', name: 'wear', suffix: '%' },
   { field: 'closings', name: 'closings', whole: true },
   { field: 'closings_allowed', name: 'allowed', whole: true },

@@ -5,6 +5,7 @@ import AppShell from '@/components/layout/AppShell.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { t } from '@/composables/useText'
+import type { TextKey } from '@/types/texts'
 import { write } from '@/composables/useWrite'
 import type { PartsTablePage } from '@/types/server'
 
@@ -45,7 +46,7 @@ const keep = () => submit('post', '/arrive/table/keep')
           <thead>
             <tr>
               <th>{{ t('table.line') }}</th>
-              <th v-for="column in columns" :key="column">{{ t(`table.columns.${column}`) }}</th>
+              <th v-for="column in columns" :key="column">{{ t(`table.columns.${column}` as TextKey) }}</th>
             </tr>
           </thead>
           <tbody>
@@ -60,7 +61,7 @@ const keep = () => submit('post', '/arrive/table/keep')
               <tr v-if="row.errors.length">
                 <td />
                 <td :colspan="columns.length" class="ember why" data-test="row-error">
-                  <span>{{ row.errors.map((error) => `${t(`table.columns.${error.column}`)}: ${error.text}`).join('; ') }}</span>
+                  <span>{{ row.errors.map((error) => `${t(`table.columns.${error.column}` as TextKey)}: ${error.text}`).join('; ') }}</span>
                 </td>
               </tr>
             </template>

@@ -12,16 +12,17 @@ import AppShell from '@/components/layout/AppShell.vue'
 import FlowSteps from '@/components/strip/FlowSteps.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { NewChainPage } from '@/types/server'
 
 const props = defineProps<NewChainPage>()
+const kinds = ['boxed', 'factory_waxed', 'bare', 'waxed'] as const
 const { form, submit } = useActionForm({
   bike_id: props.bike,
   label: '',
   speeds: '12',
   pitches: '',
-  state: 'boxed',
+  state: 'boxed' as (typeof kinds)[number],
   half_link: false,
   load: null as string | null,
   joint: 'quick_link',
@@ -52,7 +53,7 @@ watch(
     }),
   { immediate: true },
 )
-const states = ['boxed', 'factory_waxed', 'bare', 'waxed'].map((value) => ({ value, title: t(`new_chain.${value}`) }))
+const states = choicesOf(kinds, (value) => `new_chain.${value}`)
 const sizing = ref(false)
 function useSize(pitches: number, joint: string): void {
   form.pitches = String(pitches)

@@ -25,6 +25,7 @@ import { useHere } from '@/composables/useHere'
 import { useJob } from '@/composables/useJob'
 import { useKeys } from '@/composables/useKeys'
 import { timerDigits } from '@/composables/timerDigits'
+import { teethSeen } from '@/composables/teethSeen'
 import { t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { JobView } from '@/types/server'
@@ -208,7 +209,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             v-if="step.drawing === 'teeth' && mayAct"
             v-model="teeth"
             :legend="t('teeth.legend')"
-            :options="['good', 'hooked', 'gaps', 'skips'].map((value) => ({ value, title: t(`teeth.${value}`) }))"
+            :options="teethSeen()"
             test="teeth" />
           <MlField v-if="step.code === 'how_much' && mayAct" @typed="(ml) => tap('note', [], { ml })" />
           <StepActs

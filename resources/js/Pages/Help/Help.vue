@@ -17,7 +17,13 @@ const parts = ['loop', 'words', 'figures', 'safety', 'keys'] as const
 const { part, choose } = usePart(parts)
 const tabs = computed(() => parts.map((one) => ({ href: `#${one}`, title: t(`help.part.${one}`), test: one })))
 const places: Record<string, string> = { ride: '/rides', swap: '/', measure: '/gauge', pot: '/pot', hang: '/ahead' }
-const names: Record<string, string> = { ride: 'rides', swap: 'shed', measure: 'gauge', pot: 'pot', hang: 'ahead' }
+const names: Record<string, 'rides' | 'shed' | 'gauge' | 'pot' | 'ahead'> = {
+  ride: 'rides',
+  swap: 'shed',
+  measure: 'gauge',
+  pot: 'pot',
+  hang: 'ahead',
+}
 </script>
 
 <template>
@@ -31,7 +37,7 @@ const names: Record<string, string> = { ride: 'rides', swap: 'shed', measure: 'g
             <LoopPicture :step="step.key" />
             <h2>{{ step.title }}</h2>
             <p>{{ step.text }}</p>
-            <Link :href="places[step.key] ?? '/'">{{ t('help.open', { page: t(`nav.${names[step.key]}`) }) }}</Link>
+            <Link :href="places[step.key] ?? '/'">{{ t('help.open', { page: t(`nav.${names[step.key] ?? 'shed'}`) }) }}</Link>
           </li>
         </ol>
         <p v-if="here.mayWrite">

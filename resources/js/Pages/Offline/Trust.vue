@@ -21,7 +21,7 @@ const kinds = ['profile', 'settings', 'desk'] as const
       <details v-for="kind in kinds" :key="kind" :data-test="`trust-${kind}`">
         <summary>{{ t(`trust.${kind}.title`) }}</summary>
         <ol>
-          <li v-for="n in 4" :key="n">{{ t(`trust.${kind}.${n}`) }}</li>
+          <li v-for="n in [1, 2, 3, 4] as const" :key="n">{{ t(`trust.${kind}.${n}`) }}</li>
         </ol>
       </details>
       <p class="caution">{{ t('trust.caution') }}</p>

@@ -4,8 +4,9 @@ import AccountFields from '@/components/forms/AccountFields.vue'
 import DoorFrame from '@/components/layout/DoorFrame.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import { t } from '@/composables/useText'
+import type { Role } from '@/types/server'
 
-defineProps<{ token: string; open: boolean; role: string; person: string }>()
+defineProps<{ token: string; open: boolean; role: Role; person: string }>()
 const form = useForm({ name: '', email: '', password: '' })
 const problem = () => (form.errors as Record<string, string>).token
 </script>

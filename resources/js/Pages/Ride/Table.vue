@@ -5,7 +5,7 @@ import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { RideTablePage, RideTablePreview } from '@/types/server'
 
 /** A table of rides: which column holds what, and what comes of it. */
@@ -22,7 +22,7 @@ const form = reactive({
 const said = () => ({ at: { ...at }, distance: form.distance, duration: form.duration, day_first: form.days === 'day_first' })
 const { preview, problems } = usePreview<RideTablePreview>('post', () => `/ride-imports/${props.import.id}/preview`, said)
 const choices = computed(() => [{ value: null, title: t('ride_table.none') }, ...props.header])
-const days = ['day_first', 'month_first'].map((value) => ({ value, title: t(`ride_table.${value}`) }))
+const days = choicesOf(['day_first', 'month_first'], (value) => `ride_table.${value}`)
 const reading = ref(false)
 const refused = ref<Record<string, string>>({})
 const errors = computed(() => Object.values({ ...problems.value, ...refused.value }))

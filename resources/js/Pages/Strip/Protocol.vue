@@ -7,7 +7,7 @@ import TickBox from '@/components/forms/TickBox.vue'
 import AppShell from '@/components/layout/AppShell.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { ProtocolPage } from '@/types/server'
 
@@ -53,8 +53,8 @@ const errors = computed(() => form.errors as Record<string, string | undefined>)
 const stepErrors = (i: number) =>
   Object.entries(errors.value).filter(([field]) => field === `steps.${i}` || field.startsWith(`steps.${i}.`))
 const others = computed(() => Object.entries(errors.value).filter(([field]) => field !== 'name' && !/^steps\.\d/.test(field)))
-const kinds = computed(() => props.kinds.map((value) => ({ value, title: t(`protocol.kinds.${value}`) })))
-const moves = computed(() => props.moveKinds.map((value) => ({ value, title: t(`protocol.move.${value}`) })))
+const kinds = computed(() => choicesOf(props.kinds, (value) => `protocol.kinds.${value}`))
+const moves = computed(() => choicesOf(props.moveKinds, (value) => `protocol.move.${value}`))
 
 /** As the core takes a step: only what it has. */
 function kept(step: Step): Kept {

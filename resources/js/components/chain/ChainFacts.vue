@@ -5,7 +5,7 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import TickBox from '@/components/forms/TickBox.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useHere } from '@/composables/useHere'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 
 /** What else is known of a chain; all of it may be left open. */
 export interface KnownFacts {
@@ -28,8 +28,8 @@ defineProps<{
   asksEvent?: boolean
 }>()
 const here = useHere()
-const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${value}`) }))
-const loads = ['greased', 'oiled', 'factory_waxed'].map((value) => ({ value, title: t(`new_chain.loads.${value}`) }))
+const joints = choicesOf(['quick_link', 'pin'], (value) => `size.${value}`)
+const loads = choicesOf(['greased', 'oiled', 'factory_waxed'], (value) => `new_chain.loads.${value}`)
 </script>
 
 <template>

@@ -7,7 +7,7 @@ import TickBox from '@/components/forms/TickBox.vue'
 import LoopDrawing from './LoopDrawing.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { SizeAnswer } from '@/types/server'
 
 /** How long the new chain has to be: copied from the old one, or from chainstay and teeth. */
@@ -29,8 +29,8 @@ const { preview, problems } = usePreview<SizeAnswer>(
   () => '/chains/size',
   () => (ready.value ? { ...form, action_id: newActionId() } : null),
 )
-const ways = ['copy', 'compute'].map((value) => ({ value, title: t(`size.by_${value}`) }))
-const joints = ['quick_link', 'pin'].map((value) => ({ value, title: t(`size.${value}`) }))
+const ways = choicesOf(['copy', 'compute'], (value) => `size.by_${value}`)
+const joints = choicesOf(['quick_link', 'pin'], (value) => `size.${value}`)
 </script>
 
 <template>

@@ -7,7 +7,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { FormDefaults } from '@/types/server'
 
 /** "240 km since Monday", or what the odometer shows: one estimate for days that nobody logged one by one. */
@@ -28,7 +28,7 @@ const { form, submit } = useActionForm({
   condition: 'dry',
   ...props.estimate?.values,
 })
-const ways = ['distance', 'odometer'].map((value) => ({ value, title: t(`catch_up.by_${value}`) }))
+const ways = choicesOf(['distance', 'odometer'], (value) => `catch_up.by_${value}`)
 const { preview, problems } = usePreview<{ text: string }>(
   'post',
   () => `/bikes/${props.bike}/estimates/spread`,

@@ -8,7 +8,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { ChangedChain, OpeningView } from '@/types/server'
 
 /** What a part brought with it, put right once it is known. */
@@ -31,7 +31,7 @@ const { preview, problems } = usePreview<{ chains: ChangedChain[] }>(
   () => (props.kind === 'chain' ? { ...form.data(), preview: true } : null),
 )
 const errors = computed(() => ({ ...problems.value, ...form.errors }) as Record<string, string | undefined>)
-const states = ['known', 'unknown', 'none'].map((value) => ({ value, title: t(`opening.wax_${value}`) }))
+const states = choicesOf(['known', 'unknown', 'none'], (value) => `opening.wax_${value}`)
 const save = () => submit(method, url, () => (open.value = false))
 </script>
 

@@ -8,6 +8,7 @@ import TapChoice from './TapChoice.vue'
 import StepDrawing from '@/components/guided/StepDrawing.vue'
 import { http } from '@/composables/http'
 import { useActionForm } from '@/composables/useActionForm'
+import { teethSeen } from '@/composables/teethSeen'
 import { t } from '@/composables/useText'
 import type { FormDefaults, Retiring } from '@/types/server'
 
@@ -43,11 +44,7 @@ const save = () => submit('post', `/chains/${props.chain.id}/retirement`, () => 
       <Link v-if="story.few && story.bike" :href="`/chains/new?bike=${story.bike}`">{{ t('shed.add_chain') }}</Link>
     </p>
     <StepDrawing what="teeth" />
-    <TapChoice
-      v-model="form.teeth"
-      :legend="t('teeth.legend')"
-      :options="['good', 'hooked', 'gaps', 'skips'].map((value) => ({ value, title: t(`teeth.${value}`) }))"
-      test="teeth" />
+    <TapChoice v-model="form.teeth" :legend="t('teeth.legend')" :options="teethSeen()" test="teeth" />
     <DayAndTime v-model:date="form.date" v-model:time="form.time" :errors="form.errors" />
   </ActionDialog>
 </template>

@@ -146,7 +146,9 @@ function save(): void {
     <div v-if="chosen?.status === 'waxed'" class="short" data-test="short-list">
       <b>{{ t('swap.short.title') }}</b>
       <ul>
-        <li v-for="n in 6" :key="n">{{ t(`swap.short.${n}${!rail.geared && (n === 2 || n === 5) ? '_single' : ''}`) }}</li>
+        <li v-for="n in [1, 2, 3, 4, 5, 6] as const" :key="n">
+          {{ t(!rail.geared && (n === 2 || n === 5) ? `swap.short.${n}_single` : `swap.short.${n}`) }}
+        </li>
       </ul>
     </div>
     <p v-if="chosen?.directional" class="small" data-test="directional">{{ t('swap.directional') }}</p>

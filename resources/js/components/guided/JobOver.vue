@@ -9,10 +9,10 @@ import type { JobStateView, JobView } from '@/types/server'
 
 /** A strip, a drip or a job at a bike that is over: what it came to, and where to go from here. */
 const props = defineProps<{ job: JobView; state: JobStateView }>()
-const atBike = computed(() => props.job.kind === 'fit' || props.job.kind === 'care')
+const atBike = computed(() => (props.job.kind === 'fit' || props.job.kind === 'care' ? props.job.kind : null))
 const title = computed(() => {
   if (props.state.givenUp) return t('job.given_up')
-  if (atBike.value) return t(`job.finished_${props.job.kind}`)
+  if (atBike.value) return t(`job.finished_${atBike.value}`)
   return props.job.dripOnly ? t('job.finished_drip') : t('job.finished')
 })
 const then = computed(() =>

@@ -67,7 +67,7 @@ const places = computed(() => [
   { name: 'ahead', href: '/ahead', title: t('nav.ahead') },
   { name: 'books', href: '/books', title: t('nav.books') },
 ])
-const goTo = (name: string, icon: string): MenuItem => ({
+const goTo = (name: 'gauge' | 'books' | 'history' | 'settings' | 'help', icon: string): MenuItem => ({
   title: t(`nav.${name}`),
   icon,
   active: name === props.at,

@@ -12,7 +12,7 @@ const places = [
   null,
   { name: 'rides', href: '/rides' },
   { name: 'ahead', href: '/ahead' },
-]
+] as const
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import { computed } from 'vue'
 import type { LearnedMinutesView, PlanTermsView } from '@/types/server'
 
@@ -14,7 +14,7 @@ const { form, submit } = useActionForm({
   weekdays: [...props.terms.weekdays],
   pots: props.terms.pots.map((pot) => ({ ...pot })),
 })
-const times = ['evening', 'morning'].map((value) => ({ value, title: t(`ahead.${value}`) }))
+const times = choicesOf(['evening', 'morning'], (value) => `ahead.${value}`)
 const minutes = ['fixed', 'dip', 'batch', 'swap', 'topup', 'strip'] as const
 const taught = ['fixed', 'dip', 'batch', 'swap', 'strip'] as const
 const taken = computed(() => props.learned && taught.every((one) => form[one] === props.learned?.[one]))

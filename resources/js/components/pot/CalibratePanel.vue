@@ -6,7 +6,7 @@ import TapChoice from '@/components/forms/TapChoice.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { newActionId, useActionForm } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { PotOnShelf } from '@/types/server'
 
 /** What a pot really loses, from a heat-up that was logged. */
@@ -18,7 +18,7 @@ const values = reactive({
   readings: '',
 })
 const sources = computed(() => [...props.pot.heatUps, { value: null, title: t('calibrate.typed') }])
-const powers = ['low', 'high'].map((value) => ({ value, title: t(`heat.${value}`) }))
+const powers = choicesOf(['low', 'high'], (value) => `heat.${value}`)
 const wanted = () => (values.heat_up ? { heat_up: values.heat_up } : { power: values.power, room: values.room, readings: values.readings })
 const { preview, problems } = usePreview<{ text: string }>(
   'post',

@@ -6,7 +6,7 @@ import NumberField from '@/components/forms/NumberField.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import { newActionId } from '@/composables/useActionForm'
 import { usePreview } from '@/composables/usePreview'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { HeatView } from '@/types/server'
 
 /** How the wax would heat up: when it is liquid, when to plug it in, and what could go wrong. */
@@ -22,7 +22,7 @@ const { preview, problems } = usePreview<HeatView>(
   () => `/pots/${props.pot}/heat`,
   () => (form.start && form.target ? { ...form, by: form.by || null, action_id: newActionId() } : null),
 )
-const powers = ['low', 'high'].map((value) => ({ value, title: t(`heat.${value}`) }))
+const powers = choicesOf(['low', 'high'], (value) => `heat.${value}`)
 </script>
 
 <template>

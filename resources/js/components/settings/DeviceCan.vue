@@ -4,7 +4,7 @@ import { mayPush, mayRemind } from '@/composables/useReminders'
 import { t } from '@/composables/useText'
 
 /** What this browser can do here, and what still works where it refuses. */
-const can = ref<{ name: string; yes: boolean }[]>([])
+const can = ref<{ name: 'secure' | 'offline' | 'wake' | 'notify' | 'closed'; yes: boolean }[]>([])
 onMounted(async () => {
   const worker = 'serviceWorker' in navigator ? await navigator.serviceWorker.getRegistration().catch(() => undefined) : undefined
   can.value = [

@@ -7,6 +7,7 @@ import TextField from '@/components/forms/TextField.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
+import type { TextKey } from '@/types/texts'
 import type { DeviceView } from '@/types/server'
 
 /** The workshop as a file, its tables, tags to print; the owner also restores and empties. */
@@ -39,7 +40,7 @@ const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true,
       <summary>{{ t('keep.tables') }}</summary>
       <ul class="tables">
         <li v-for="table in tables" :key="table">
-          <a :href="`/export/${table}.csv`" download>{{ t(`keep.table.${table}`) }}</a>
+          <a :href="`/export/${table}.csv`" download>{{ t(`keep.table.${table}` as TextKey) }}</a>
         </li>
       </ul>
     </details>

@@ -6,7 +6,7 @@ import PasswordForm from './PasswordForm.vue'
 import PushButton from '@/components/layout/PushButton.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import type { PasskeysView, PersonView } from '@/types/server'
 
 /** Who is in the workshop, as what, and on which devices; the owner invites, changes roles, hands over. */
@@ -19,7 +19,7 @@ defineProps<{
 const here = useHere()
 const page = usePage()
 const invite = useForm({ role: 'member' })
-const roles = ['member', 'viewer'].map((value) => ({ value, title: t(`roles.${value}`) }))
+const roles = choicesOf(['member', 'viewer'], (value) => `roles.${value}`)
 // What ends somebody's access, or one's own, is asked once more.
 const sure = ref<string | null>(null)
 function twice(key: string, act: () => void): void {

@@ -23,7 +23,7 @@ const short = () =>
     : /^[\d.,]+$/.test(props.rail.leftNumber)
       ? `${props.rail.leftNumber} ${here.value.distanceUnit}`
       : props.rail.leftNumber
-const verbs = (): RailVerb[] =>
+const verbs = (): Exclude<RailVerb, 'catch_up' | 'correct'>[] =>
   props.rail.fitted
     ? [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride', 'topup', 'measure', 'loud']
     : [...(props.rail.hanging.length ? (['swap'] as const) : []), 'ride']

@@ -8,9 +8,9 @@ import { t } from '@/composables/useText'
 const props = defineProps<{ bikes: boolean; chains: boolean; pots: boolean; big: boolean; mayWrite: boolean }>()
 const emit = defineEmits<{ hide: [] }>()
 const steps = computed(() => [
-  { name: 'bike', picture: 'bike', done: props.bikes, href: '/bikes/new', also: '/arrive' },
-  { name: 'chains', picture: 'hang', done: props.chains, href: props.bikes ? '/chains/new' : null, also: null },
-  { name: 'pot', picture: 'pot', done: props.pots, href: '/pot', also: null },
+  { name: 'bike' as const, picture: 'bike', done: props.bikes, href: '/bikes/new', also: '/arrive' },
+  { name: 'chains' as const, picture: 'hang', done: props.chains, href: props.bikes ? '/chains/new' : null, also: null },
+  { name: 'pot' as const, picture: 'pot', done: props.pots, href: '/pot', also: null },
 ])
 </script>
 

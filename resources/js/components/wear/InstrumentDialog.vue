@@ -5,14 +5,14 @@ import PushButton from '@/components/layout/PushButton.vue'
 import TapChoice from '@/components/forms/TapChoice.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
-import { t } from '@/composables/useText'
+import { choicesOf, t } from '@/composables/useText'
 import { write } from '@/composables/useWrite'
 import type { KeptInstrument } from '@/types/server'
 
 /** An instrument of one's own: its marks, its zero, how far it can be trusted. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ instrument: KeptInstrument | null }>()
-const kinds = ['ruler', 'drop_in', 'digital'].map((value) => ({ value, title: t(`measure.${value}`) }))
+const kinds = choicesOf(['ruler', 'drop_in', 'digital'], (value) => `measure.${value}`)
 const one = props.instrument
 const { form, submit } = useActionForm({
   name: one?.name ?? '',

@@ -69,8 +69,7 @@ const said = (i: number) => {
   if (kind.value === 'ruler') return one.length_mm && `${one.length_mm}`
   if (kind.value === 'digital') return one.value_pct && `${one.value_pct} %`
   return Object.entries(one.seats)
-    .filter(([, seat]) => seat !== '')
-    .map(([mark, seat]) => `${t(`measure.${seat}`)} ${t('measure.at')} ${mark}`)
+    .flatMap(([mark, seat]) => (seat === '' ? [] : `${t(`measure.${seat}`)} ${t('measure.at')} ${mark}`))
     .join(', ')
 }
 </script>

@@ -12,6 +12,7 @@ import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
 import { useHere } from '@/composables/useHere'
 import { useOneOpen } from '@/composables/useOneOpen'
+import { teethSeen } from '@/composables/teethSeen'
 import { t } from '@/composables/useText'
 import type { FormDefaults, OpeningView, PartOnBike } from '@/types/server'
 
@@ -145,11 +146,7 @@ const go = () =>
       test="teeth-form"
       @submit="looked">
       <StepDrawing what="teeth" />
-      <TapChoice
-        v-model="look.teeth"
-        :legend="t('teeth.legend')"
-        :options="['good', 'hooked', 'gaps', 'skips'].map((value) => ({ value, title: t(`teeth.${value}`) }))"
-        test="teeth" />
+      <TapChoice v-model="look.teeth" :legend="t('teeth.legend')" :options="teethSeen()" test="teeth" />
       <DayAndTime v-model:date="look.date" v-model:time="look.time" :errors="look.errors" />
     </ActionDialog>
     <ActionDialog

@@ -2,9 +2,10 @@
 import { useId } from 'vue'
 import SeatDrawing from './SeatDrawing.vue'
 import { t } from '@/composables/useText'
+import type { Seat } from '@/types/wear'
 
 /** At one mark: tap the picture that looks like what you see. Tapped again it was not tried. */
-const chosen = defineModel<string>({ required: true })
+const chosen = defineModel<Seat | ''>({ required: true })
 defineProps<{ mark: string }>()
 const name = useId()
 const seats = ['rests', 'part', 'enters'] as const
