@@ -219,7 +219,7 @@ final readonly class TimelineProps
                 ],
             ),
             $entry instanceof Retirement => $this->translator->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
-            // @phpstan-ignore dripel.text (of fittings there are spans, and a brushing is the bike's)
+            // @phpstan-ignore dripel.text, dripel.filled (the rest is above, in spans or the bike's)
             default => $this->translator->say("chain.timeline.{$entry->kind()->value}"),
         };
         $cycleIndex = $entry instanceof Ride ? array_find_key($chain->wax->rides, fn(Ride $ride) => $ride->id === $entry->id) : null;
