@@ -36,16 +36,16 @@ final readonly class ChartAxis
     /** @return ChartAxisView */
     public function view(): array
     {
-        return [
-            'title' => $this->title,
-            'from' => $this->from,
-            'to' => $this->to,
-            'ticks' => array_map(
-                fn(float $at) => ['at' => $at, 'text' => $this->text($at)],
-                $this->zone === null
-                    ? Ticks::along($this->from, $this->to, $this->ticks)
-                    : Ticks::instants($this->from, $this->to, $this->zone, $this->ticks),
-            ),
-        ];
+        $ticks = [];
+        $places =
+            $this->zone === null
+                ? Ticks::along($this->from, $this->to, $this->ticks)
+                : Ticks::instants($this->from, $this->to, $this->zone, $this->ticks);
+        foreach ($places as $at) {
+            // Closer together than its words tell: days of one month, parts of a cent.
+            $ticks[$this->text($at)] ??= ['at' => $at, 'text' => $this->text($at)];
+        }
+
+        return ['title' => $this->title, 'from' => $this->from, 'to' => $this->to, 'ticks' => array_values($ticks)];
     }
 }

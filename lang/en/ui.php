@@ -1003,6 +1003,7 @@ return [
             'drip' => 'Drip wax',
             'solvents' => 'Solvents',
         ],
+        'as_much' => 'These :km cost :waxed as you waxed them, and would have cost as much on plain drip.',
         'waxed_less' => 'These :km cost :waxed as you waxed them. On plain drip they would have cost :plain, :difference more.',
         'plain_less' => 'These :km cost :waxed as you waxed them. On plain drip they would have cost :plain, :difference less: chains on hooks are paid before they are ridden.',
         'worked_out' => 'Chains, links, cassettes, rings and jockey wheels: at their own price, else at the list price of the day they came. Wax: each dip as weighed, else as its pot gives on average, else {g:6} (house rule). Drip wax by its ml; solvents as they left the can. Plain drip: one chain after the other on each bike, with its quick link and a drop on each roller. One cassette for every four chains (common practice says four to five). A drip coat wears like a wax interval 1.5 times as long, scaled by the bike’s own chains (house rule). A dose lasts {km:200} (house rule). Set your own above. Work: the minutes of Ahead for each pot day, dip, swap and top-up (house rules).',

@@ -111,11 +111,14 @@ final readonly class MoneyProps
         return [
             'kinds' => array_map(fn(string $kind) => $translator->say("ui.money.kind.{$kind}"), array_keys(self::KINDS)),
             'all' => $this->row($translator, $translator->say('ui.money.all'), $costs->all),
-            'years' => array_map(
-                fn(int $year, CostSum $sum) => $this->row($translator, (string) $year, $sum),
-                array_keys($costs->years),
-                array_values($costs->years),
-            ),
+            'years' =>
+                $costs->all->minor() > 0
+                    ? array_map(
+                        fn(int $year, CostSum $sum) => $this->row($translator, (string) $year, $sum),
+                        array_keys($costs->years),
+                        array_values($costs->years),
+                    )
+                    : [],
             'bikes' => [
                 ...array_map(
                     fn(int $id) => $this->row($translator, $translator->names->bike($id), $costs->bikes[$id] ?? new CostSum()),
@@ -260,7 +263,8 @@ final readonly class MoneyProps
      */
     private function chart(Translator $translator, array $points): ?array
     {
-        if ($points === []) {
+        $most = max([0.0, ...array_map(fn(CostPoint $point) => max($point->waxedMinor, $point->plainMinor), $points)]);
+        if ($most <= 0.0) {
             return null;
         }
         $last = $points[self::STEPS];
@@ -269,7 +273,6 @@ final readonly class MoneyProps
             $translator->say("ui.money.{$name}"),
             array_map(fn(CostPoint $point) => ['x' => (float) $point->atS, 'y' => $of($point)], $points),
         );
-        $most = max(1e-9, ...array_map(fn(CostPoint $point) => max($point->waxedMinor, $point->plainMinor), $points));
 
         return [
             'chart' => Chart::of(
@@ -285,23 +288,30 @@ final readonly class MoneyProps
                 new ChartAxis($translator->say('ui.chart.spent'), 0.0, 1.05 * $most, $q->money(...)),
                 [$line('waxed', fn(CostPoint $point) => $point->waxedMinor), $line('plain', fn(CostPoint $point) => $point->plainMinor)],
             ),
-            'text' => $translator->say($last->waxedMinor <= $last->plainMinor ? 'ui.money.waxed_less' : 'ui.money.plain_less', [
-                'km' => $q->distance($last->km),
-                'waxed' => $q->money($last->waxedMinor),
-                'plain' => $q->money($last->plainMinor),
-                'difference' => $q->money(abs($last->waxedMinor - $last->plainMinor)),
-            ]),
+            'text' => $translator->say(
+                match (true) {
+                    abs($last->waxedMinor - $last->plainMinor) < 0.5 => 'ui.money.as_much',
+                    $last->waxedMinor < $last->plainMinor => 'ui.money.waxed_less',
+                    default => 'ui.money.plain_less',
+                },
+                [
+                    'km' => $q->distance($last->km),
+                    'waxed' => $q->money($last->waxedMinor),
+                    'plain' => $q->money($last->plainMinor),
+                    'difference' => $q->money(abs($last->waxedMinor - $last->plainMinor)),
+                ],
+            ),
         ];
     }
 
     /**
      * @param array<string, int> $months
      *
-     * @return ChartView|null what was paid month by month; null before anything was
+     * @return ChartView|null what was paid month by month; null before anything was, and in the first month
      */
     private function months(Translator $translator, array $months): ?array
     {
-        if ($months === []) {
+        if (count($months) < 2 || array_sum($months) <= 0) {
             return null;
         }
         $q = $translator->quantities;

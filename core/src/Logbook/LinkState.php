@@ -30,7 +30,9 @@ enum LinkState: string
             }
             $state = match (true) {
                 $event instanceof Strip => self::Bare,
-                $event instanceof Dip && $event->linkIn && $state !== self::Greased => self::Waxed,
+                $event instanceof Dip && $event->linkIn && ($opened === null || $state !== self::Greased) => self::Waxed,
+                // What goes into the pot was stripped, before its book began if not in it, and the link that it came with along with it.
+                $event instanceof Dip && $opened === null && $state === self::Greased => self::Bare,
                 $event instanceof Oiling => self::Greased,
                 default => $state,
             };

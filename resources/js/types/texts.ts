@@ -880,6 +880,7 @@ export type TextKey =
   | 'money.kind.wax'
   | 'money.kind.drip'
   | 'money.kind.solvents'
+  | 'money.as_much'
   | 'money.waxed_less'
   | 'money.plain_less'
   | 'money.worked_out'

@@ -205,7 +205,13 @@ it('knows what is on a quick link: with its chain through each strip, into the p
     expect(LinkState::of(new ChainHistory(1, Rides::of([]), $events), $opened, cleanedS: $cleanedS))->toBe($state);
 })->with([
     'new' => [[], null, LinkState::Greased],
-    'never stripped, whatever went into the pot' => [[new Dip(1, new Moment(10), 1, linkIn: true)], null, LinkState::Greased],
+    'of a chain that was waxed when its book began' => [[new Dip(1, new Moment(10), 1)], null, LinkState::Bare],
+    'of such a chain, tied on' => [[new Dip(1, new Moment(10), 1, linkIn: true)], null, LinkState::Waxed],
+    'a new one, never stripped, whatever went into the pot' => [
+        [new Dip(4, new Moment(40), 1, linkIn: true)],
+        new Opening(3, new Moment(30), 9, 0.0, WaxThen::None),
+        LinkState::Greased,
+    ],
     'stripped, and left out of the pot' => [[new Strip(1, new Moment(10), 1), new Dip(2, new Moment(20), 1)], null, LinkState::Bare],
     'stripped and tied on' => [[new Strip(1, new Moment(10), 1), new Dip(2, new Moment(20), 1, linkIn: true)], null, LinkState::Waxed],
     'oil got on it' => [[new Strip(1, new Moment(10), 1), new Oiling(2, new Moment(20), 1)], null, LinkState::Greased],

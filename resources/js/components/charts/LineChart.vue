@@ -24,6 +24,9 @@ const y = (at: number) =>
 // On a narrow screen every other word along the foot is left out.
 const ticks = computed(() => props.chart.x.ticks.filter((_, i) => WIDE.value > 480 || props.chart.x.ticks.length < 4 || i % 2 === 0))
 const n = (value: number) => value.toFixed(1)
+// What a level is called stands at its beginning, or at its end where a line goes up there.
+const LEVEL_TEXT = 120
+const levelsAtEnd = computed(() => props.chart.moments.some((moment) => x(moment.at) < LEFT + LEVEL_TEXT))
 
 const DASHES = ['', '7 4', '2 4', '10 4 2 4', '14 4']
 const dash = (index: number) => DASHES[index % DASHES.length]
@@ -116,7 +119,13 @@ function step(event: KeyboardEvent): void {
       <text v-if="chart.zone" :x="WIDE - RIGHT - 4" :y="y(chart.zone.from) - 5" text-anchor="end">{{ chart.zone.text }}</text>
       <template v-for="level in chart.levels" :key="level.text">
         <line :x1="LEFT" :x2="WIDE - RIGHT" :y1="y(level.at)" :y2="y(level.at)" class="level" />
-        <text :x="LEFT + 6" :y="y(level.at) < TOP + 6 ? y(level.at) + 14 : y(level.at) - 5" class="level-text">{{ level.text }}</text>
+        <text
+          :x="levelsAtEnd ? WIDE - RIGHT - 6 : LEFT + 6"
+          :y="y(level.at) < TOP + 6 ? y(level.at) + 14 : y(level.at) - 5"
+          :text-anchor="levelsAtEnd ? 'end' : 'start'"
+          class="level-text">
+          {{ level.text }}
+        </text>
       </template>
       <template v-for="moment in chart.moments" :key="moment.text">
         <line :x1="x(moment.at)" :x2="x(moment.at)" :y1="TOP" :y2="HIGH - FOOT" class="moment" />
