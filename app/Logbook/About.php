@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Models\Action;
+use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Wear\WearReadingResult;
 use Illuminate\Contracts\Database\Eloquent\Castable;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
@@ -139,6 +140,14 @@ final readonly class About implements Castable
         $values += ['measured' => array_key_exists('value_pct', $kept)];
 
         return new self(...$values);
+    }
+
+    /** Whether the workshop began with it: only then it had no name before. */
+    public function opensWorkshop(): bool
+    {
+        $name = $this->changed[SettingKey::WorkshopName->value] ?? null;
+
+        return $name !== null && $name[0] === null;
     }
 
     /**

@@ -59,10 +59,7 @@ final readonly class HistoryWords
         return match (true) {
             $kind === ActionKind::EstimateDistance && (float) $about->km <= 0.0 => 'estimate_noted',
             $kind === ActionKind::KeepInstrument && $about->gone => 'put_instrument_away',
-            $kind === ActionKind::ChangeWorkshop &&
-                array_key_exists(SettingKey::WorkshopName->value, $about->changed ?? []) &&
-                $about->changed[SettingKey::WorkshopName->value][0] === null
-                => 'open_workshop',
+            $about->opensWorkshop() => 'open_workshop',
             $kind === ActionKind::PlanRide && $about->holiday => 'plan_holiday',
             $kind === ActionKind::KeepPlan && !$about->byHand => 'plan_best',
             $kind === ActionKind::ChangePot && $about->gone => 'pot_gone',

@@ -106,6 +106,7 @@ return [
     'opening_holds' => 'Rides on this bike between this day and the one the chain was added: :rides. Choose whether its figures include them.',
     'already_on' => 'This chain is on the bike already at that time. Choose another chain or another time.',
     'no_chain_on' => 'No chain is on the bike at that time, so none can come off. Check the time.',
+    'workshop_stays' => 'The workshop began with this. Change its name and its time zone in Settings.',
     'already_undone' => 'This was undone already. Reload the page.',
     'invitation_used' => 'This invitation was used or is too old. Ask the owner for a new one.',
     'not_signed_in' => 'E-mail and password do not match. Try again. Forgotten? Set a new one with php artisan dripel:password.',

@@ -1428,6 +1428,7 @@ return [
         'also' => 'Undo all of these',
         'do' => 'Undo it',
         'already' => 'This was undone already.',
+        'stays' => 'The workshop began with this. Its name and its time zone are changed in Settings.',
         'leave' => 'Keep everything',
     ],
     'conflict' => [

@@ -35,7 +35,7 @@ final readonly class UndoActions
      * @param list<Action> $also what may go too
      *
      * @throws UndoBlocked naming everything else that would have to go
-     * @throws NotPossible at `action` if it was taken back already
+     * @throws NotPossible at `action` if it was taken back already, or the workshop began with it
      */
     public function __invoke(ActionContext $by, Action $target, array $also = []): Action
     {
@@ -86,6 +86,7 @@ final readonly class UndoActions
         foreach ($actions as $action) {
             $action->refresh();
             $action->reverted_by === null || throw new NotPossible('action', 'already_undone');
+            $action->about->opensWorkshop() && throw new NotPossible('action', 'workshop_stays');
             foreach ($this->rowsOf($action) as $row) {
                 $this->expect($row, null, $draft);
                 $this->dependants($row, $action);

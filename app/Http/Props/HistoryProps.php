@@ -25,7 +25,7 @@ use Illuminate\Support\Facades\DB;
  * @phpstan-import-type ChangedChain from ChangeWords
  * @phpstan-import-type SearchView from ListSearch
  *
- * @phpstan-type HistoryLine array{id: string, sentence: string, who: string, when: string, undone: bool}
+ * @phpstan-type HistoryLine array{id: string, sentence: string, who: string, when: string, undone: bool, stays: bool}
  * @phpstan-type HistoryPage array{
  *     actions: list<HistoryLine>,
  *     page: int,
@@ -197,6 +197,8 @@ final readonly class HistoryProps
                         'who' => $action->who(),
                         'when' => $q->dayAndTime($action->recorded_at),
                         'undone' => $action->reverted_by !== null,
+                        // Without it there would be no workshop.
+                        'stays' => $action->about->opensWorkshop(),
                     ],
                 )
                 ->all(),

@@ -601,6 +601,7 @@ export interface HistoryLine {
   who: string
   when: string
   undone: boolean
+  stays: boolean
 }
 
 export interface HistoryPage {

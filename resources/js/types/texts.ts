@@ -1235,6 +1235,7 @@ export type TextKey =
   | 'undo.also'
   | 'undo.do'
   | 'undo.already'
+  | 'undo.stays'
   | 'undo.leave'
   | 'conflict.title'
   | 'conflict.text'

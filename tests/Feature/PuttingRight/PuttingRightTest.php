@@ -250,3 +250,17 @@ it('moves rides to another bike, with a preview', function () use ($id, $ride): 
         fn($page) => $page->where('actions.0.sentence', "Moved 2 rides, 80\u{a0}km, to Badger from Heron"),
     );
 });
+
+it('takes back what was done in a workshop, and not the workshop', function () use ($id): void {
+    $bench = new Bench();
+    $this->actingAs($bench->owner);
+    $began = $bench->lastAction();
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.stays', true));
+    $this->get("/actions/{$began->id}/undo")->assertInertia(fn($page) => $page->where('action.stays', true)->where('also', []));
+    $this->post("/actions/{$began->id}/undo", $id())->assertSessionHasErrors(['action' => __('errors.workshop_stays')]);
+    $this->put('/settings', $id() + ['name' => 'Barn', 'time_zone' => 'Europe/Paris'] + $this->get('/settings')->inertiaProps('values'));
+    $named = $bench->lastAction();
+    $this->get('/history')->assertInertia(fn($page) => $page->where('actions.0.stays', false)->where('actions.1.stays', true));
+    $this->post("/actions/{$named->id}/undo", $id())->assertSessionHasNoErrors();
+    expect($this->get('/')->inertiaProps('here.workshop'))->toBe('Test shed');
+});

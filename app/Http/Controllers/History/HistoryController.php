@@ -39,8 +39,9 @@ final class HistoryController extends Controller
     ): Response {
         $by = new ActionContext($current->workshop(), $current->user(), (string) Str::uuid());
 
-        $also = $action->reverted_by === null ? $undoActions->plan($by, $action) : [];
-        $changes = $action->reverted_by === null ? $dryRun->changes($by->workshop, fn() => $undoActions($by, $action, $also)) : [];
+        $undoable = $action->reverted_by === null && !$action->about->opensWorkshop();
+        $also = $undoable ? $undoActions->plan($by, $action) : [];
+        $changes = $undoable ? $dryRun->changes($by->workshop, fn() => $undoActions($by, $action, $also)) : [];
 
         return Inertia::render('History/Undo', $props->undo($action->refresh(), $also, $words->of($changes)));
     }

@@ -33,7 +33,7 @@ const looking = computed(() => isLooking(props.search))
           >
           <span v-if="action.undone" class="muted">{{ t('history.undone') }}</span>
           <Link
-            v-else-if="here.mayWrite"
+            v-else-if="here.mayWrite && !action.stays"
             :href="`/actions/${action.id}/undo`"
             :aria-label="`${t('verbs.undo')}: ${action.sentence}`"
             data-test="undo-action"

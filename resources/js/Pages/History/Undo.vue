@@ -19,9 +19,8 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
       <p class="target">
         {{ action.sentence }} <span class="muted">{{ action.when }}, {{ action.who }}</span>
       </p>
-      <template v-if="action.undone"
-        ><p>{{ t('undo.already') }}</p></template
-      >
+      <p v-if="action.undone">{{ t('undo.already') }}</p>
+      <p v-else-if="action.stays">{{ t('undo.stays') }}</p>
       <template v-else>
         <p v-if="!also.length" class="muted">{{ t('undo.alone') }}</p>
         <template v-else>
@@ -36,7 +35,7 @@ const undo = () => submit('post', `/actions/${props.action.id}/undo`)
         <p v-for="(message, field) in form.errors" :key="field" class="ember" role="alert">{{ message }}</p>
       </template>
       <div class="row at-hand">
-        <PushButton v-if="!action.undone" type="submit" main :loading="form.processing" data-test="confirm-undo">{{
+        <PushButton v-if="!action.undone && !action.stays" type="submit" main :loading="form.processing" data-test="confirm-undo">{{
           also.length ? t('undo.also') : t('undo.do')
         }}</PushButton>
         <Link href="/history">{{ t('undo.leave') }}</Link>
