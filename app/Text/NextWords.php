@@ -223,7 +223,7 @@ final readonly class NextWords
     private function wax(mixed $about): string
     {
         return ($about instanceof SwapOfPlan || $about instanceof RideOfPlan) &&
-            ($about->day->rideHours !== null || !(new PlanWords($this->translator, $about->plan))->takesAsMuch($about->day))
+            !(new PlanWords($this->translator, $about->plan))->takesAsMuch($about->day)
             ? '_wax'
             : '';
     }

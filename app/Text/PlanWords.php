@@ -61,12 +61,12 @@ final readonly class PlanWords
         ]);
     }
 
-    /** Whether that is, in km, its own. */
+    /** Whether that is its own km, and no hours: then they say it all. */
     public function takesAsMuch(LaneDay $day): bool
     {
         $q = $this->translator->quantities;
 
-        return $day->afterKm === null || $q->distance($day->rideKm) === $q->distance($day->riddenKm);
+        return $day->rideHours === null && $q->distance($day->rideKm) === $q->distance($day->riddenKm);
     }
 
     /** @return list<int> days with a ride that no chain can take, the first first */

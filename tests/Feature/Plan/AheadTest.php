@@ -133,8 +133,9 @@ it('goes by hours where the bike does: on the Shed, on the chain and in the week
         // Saturday's 60 km and Sunday's 90 take 2 h 30 and 3 h 45: more than A has.
         ->and(($this->plain)(array_slice(array_column($lane['days'], 'text'), 2, 3)))
         ->toBe(
-            'Fri 27 Nov: no ride; 40 km or 1 h 10 on A | Sat 28 Nov: 60 km on B, then 240 km or 9 h 30; swap to B, A comes off | ' .
-                'Sun 29 Nov: 90 km on B, then 150 km or 5 h 45',
+            'Fri 27 Nov: no ride; 40 km or 1 h 10 on A | ' .
+                'Sat 28 Nov: 60 km on B, which takes 60 km and 2 h 30 of wax; then 240 km or 9 h 30; swap to B, A comes off | ' .
+                'Sun 29 Nov: 90 km on B, which takes 90 km and 3 h 45 of wax; then 150 km or 5 h 45',
         );
 });
 
