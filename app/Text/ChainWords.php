@@ -7,6 +7,7 @@ namespace App\Text;
 use Dripel\Core\Interval\DueBecause;
 use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\ChainStatus;
+use Dripel\Core\Logbook\WaxLeft;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\Rail;
 use Dripel\Core\Wear\WearReadingResult;
@@ -64,6 +65,18 @@ final readonly class ChainWords
                 'interval' => $q->distance($chain->terms->intervalKm),
             ]),
             default => $this->hours($chain),
+        };
+    }
+
+    /** What a ride left on the chain: "140 km left"; null where it had no wax. */
+    public function leftAfter(WaxLeft $left): ?string
+    {
+        return match (true) {
+            !$left->waxed => null,
+            !$left->known => $this->translator->say('chain.timeline.unknown_left'),
+            default => $this->translator->say($left->coat > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
+                'left' => $this->translator->wax->left($left),
+            ]),
         };
     }
 

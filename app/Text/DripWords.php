@@ -102,7 +102,7 @@ final readonly class DripWords
                     ? $say('dry_only', ['interval' => $this->translator->wax->interval($chain->terms)])
                     : ($chain->terms->hoursAlone
                         ? ''
-                        : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->distance($chain->leftAfterTopUp())])),
+                        : $say('good_for', ['km' => $q->distance(WaxTopUp::KM), 'left' => $q->left($chain->leftAfterTopUp())])),
                 $chain->terms->intervalHours === null || $chain->terms->dripOnly
                     ? ''
                     : $say('hours_stay', [

@@ -67,6 +67,7 @@ final readonly class HistoryWords
             $kind === ActionKind::SetPrice && $about->replaces => 'change_price',
             $kind === ActionKind::KeepBottle && $about->gone => 'bottle_gone',
             $kind === ActionKind::PotDay && ($about->chains ?? []) === [] => 'pot_day_none',
+            $kind === ActionKind::TopUpChain && $about->km === null => 'drip_chain',
             default => $kind->value,
         };
     }

@@ -111,6 +111,8 @@ return [
         'on' => 'Put on :bike',
         'off' => 'Taken off :bike',
         'topup' => 'Drip top-up, good for :km',
+        'drip' => 'Drip wax',
+        'drip_ml' => 'Drip wax, :ml from :bottle',
         'ride' => ':km, :condition',
         'topup_ml' => 'Drip top-up, :ml from :bottle, good for :km',
         'care' => [

@@ -50,6 +50,7 @@ return [
     'drop_protocol' => 'Deleted the protocol :name.',
     'report_oil' => 'Oil on :chain: strip it before the next wax.',
     'strip_chain' => 'Stripped :chain. Wax it within 12 hours.',
+    'drip_chain' => 'Dripped :chain. Let it dry overnight.',
     'top_up_chain' => 'Topped up :chain. Let it dry overnight.',
     'care_for_chain' => ':cared.',
     'keep_bottle' => 'Saved :name.',

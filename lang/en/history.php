@@ -64,6 +64,7 @@ return [
     'left_ml' => ', :ml left in it',
     'set_condition' => 'Set :rides, :km, to :condition',
     'early' => '; ridden before it was dry',
+    'drip_chain' => 'Dripped :chain on :at',
     'top_up_chain' => 'Topped up :chain with drip, good for :km, on :at',
     'record_reading' => 'Measured :chain: :wear, on :at',
     'convert_bike' => 'Chose how :bike is converted to wax',

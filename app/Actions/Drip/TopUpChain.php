@@ -34,7 +34,9 @@ final readonly class TopUpChain
             BeforeWax::expectLink($book, $draft, $chain->id, $at, $stripped ?? true);
             $draft->enter(TopUp::class, $at, ['component_id' => $chain->id] + $facts->columns());
 
-            return new About(chain: $chain->id, km: $facts->km, ml: $facts->ml, bottle: $facts->bottle?->id, at: $at->unixS);
+            $km = $book->terms()->ofChain($chain->id, $at->unixS)->topUpCounts() ? $facts->km : null;
+
+            return new About(chain: $chain->id, km: $km, ml: $facts->ml, bottle: $facts->bottle?->id, at: $at->unixS);
         });
     }
 }

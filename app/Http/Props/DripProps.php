@@ -37,7 +37,7 @@ use Dripel\Core\Logbook\SettingKey;
  *     values: array{volume: string, left: string, opened: string, price: string},
  * }
  * @phpstan-type DripPlanPage array{
- *     chain: array{id: int, name: string},
+ *     chain: array{id: int, name: string, topUpCounts: bool},
  *     proposed: array{place: 'on_bike'|'in_box', washed: bool, warmed: bool, coats: int, excess: 'wipe'|'leave', manner: value-of<DripManner>, box_mm: string},
  *     places: list<Choice>,
  *     manners: list<Choice>,
@@ -61,7 +61,11 @@ final readonly class DripProps
         ];
 
         return [
-            'chain' => ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
+            'chain' => [
+                'id' => $chainId,
+                'name' => $this->translator->names->fullChain($chainId),
+                'topUpCounts' => $this->book->chain($chainId, $this->translator->nowS)->terms->topUpCounts(),
+            ],
             'proposed' => [
                 'place' => $choices->place->value,
                 'washed' => $choices->washed,

@@ -7,6 +7,7 @@ namespace App\Http\Props;
 use App\Models\Workshop;
 use App\Ride\RideSearch;
 use App\Support\ListSearch;
+use App\Text\ChainWords;
 use App\Text\Translator;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
@@ -212,13 +213,7 @@ final readonly class RideProps
             'conditionName' => $this->translator->say("chain.condition.{$ride->condition->value}"),
             'soaked' => $ride->condition->soaks(),
             'chain' => $chainId === null ? null : ['id' => $chainId, 'name' => $this->translator->names->fullChain($chainId)],
-            'left' => match (true) {
-                $left === null || !$left->waxed => null,
-                !$left->known => $this->translator->say('chain.timeline.unknown_left'),
-                default => $this->translator->say($left->coat > 0 ? 'chain.timeline.left' : 'chain.timeline.nothing_left', [
-                    'left' => $this->translator->wax->left($left),
-                ]),
-            },
+            'left' => $left === null ? null : (new ChainWords($this->translator))->leftAfter($left),
         ];
     }
 

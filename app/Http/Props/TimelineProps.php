@@ -203,7 +203,9 @@ final readonly class TimelineProps
                 ]),
             ),
             $entry instanceof TopUp => $this->translator->say(
-                $entry->ml === null || $entry->bottleId === null ? 'chain.timeline.topup' : 'chain.timeline.topup_ml',
+                'chain.timeline.' .
+                    ($chain->terms->topUpCounts() ? 'topup' : 'drip') .
+                    ($entry->ml === null || $entry->bottleId === null ? '' : '_ml'),
                 [
                     'km' => $q->distance($entry->km),
                     'ml' => $q->volume((float) $entry->ml, 1),
@@ -231,18 +233,8 @@ final readonly class TimelineProps
 
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
-            'left' =>
-                $cycleIndex === null || $chain->wax->life === null || !$chain->wax->known
-                    ? null
-                    : $this->left($chain->wax->life->rideLeftKm[$cycleIndex]),
+            'left' => $cycleIndex === null ? null : (new ChainWords($this->translator))->leftAfter($chain->leftAfterRide($cycleIndex)),
         ];
-    }
-
-    private function left(float $leftKm): string
-    {
-        return $leftKm > 0
-            ? $this->translator->say('chain.timeline.left', ['left' => $this->translator->quantities->left($leftKm)])
-            : $this->translator->say('chain.timeline.nothing_left');
     }
 
     /** @return TimelineEntryView */

@@ -23,7 +23,8 @@ final readonly class WaxLife implements Model
         foreach ($in->topUps as $topUp) {
             $addedAfter[$topUp->afterRide] = ($addedAfter[$topUp->afterRide] ?? 0.0) + $topUp->km;
         }
-        [$effectiveKm, $hours, $leftKm, $rideLeftKm, $leftAfterKm, $soaked] = [0.0, 0.0, $in->intervalKm ?? INF, [], [], false];
+        [$effectiveKm, $hours, $leftKm, $soaked] = [0.0, 0.0, $in->intervalKm ?? INF, false];
+        [$rideLeftKm, $rideLeftHours, $leftAfterKm] = [[], [], []];
         foreach ($in->rides as $index => $ride) {
             $effectiveKm += $ride->effectiveKm;
             $hours += $ride->hours ?? $ride->km * ($in->hoursPerKm ?? 0.0);
@@ -31,6 +32,7 @@ final readonly class WaxLife implements Model
             // A sum of doubles that should come to 0 must not leave a hair of wax.
             $leftKm = $leftKm > Check::EPSILON ? $leftKm : 0.0;
             $rideLeftKm[] = $leftKm;
+            $in->intervalHours === null || ($rideLeftHours[] = self::leftHours($in->intervalHours, $hours));
             $soaked = $soaked || $ride->condition->soaks();
             if (isset($addedAfter[$index])) {
                 $leftKm = min($in->intervalKm ?? INF, $leftKm + $addedAfter[$index]);
@@ -38,8 +40,7 @@ final readonly class WaxLife implements Model
             }
             $leftAfterKm[] = $leftKm;
         }
-        $leftHours =
-            $in->intervalHours === null ? null : ($hours >= $in->intervalHours - Check::EPSILON ? 0.0 : $in->intervalHours - $hours);
+        $leftHours = $in->intervalHours === null ? null : self::leftHours($in->intervalHours, $hours);
 
         return new WaxLifeResult(
             $effectiveKm,
@@ -54,8 +55,14 @@ final readonly class WaxLife implements Model
                 default => null,
             },
             $rideLeftKm,
+            $rideLeftHours,
             $leftAfterKm,
         );
+    }
+
+    private static function leftHours(float $interval, float $hours): float
+    {
+        return $hours >= $interval - Check::EPSILON ? 0.0 : $interval - $hours;
     }
 
     public function compute(Fields $input): array

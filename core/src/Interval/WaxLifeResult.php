@@ -8,7 +8,8 @@ namespace Dripel\Core\Interval;
 final readonly class WaxLifeResult
 {
     /**
-     * @param list<float> $rideLeftKm what was left after each ride
+     * @param list<float> $rideLeftKm what was left after each ride; infinite where no km end it
+     * @param list<float> $rideLeftHours the same in hours; empty where none end it
      * @param list<float> $leftAfterKm and after the top-ups that followed it
      */
     public function __construct(
@@ -19,6 +20,7 @@ final readonly class WaxLifeResult
         public float $leftFraction,
         public ?DueBecause $because,
         public array $rideLeftKm,
+        public array $rideLeftHours,
         public array $leftAfterKm,
     ) {}
 
@@ -38,6 +40,7 @@ final readonly class WaxLifeResult
             0.0,
             DueBecause::Noise,
             $this->rideLeftKm,
+            $this->rideLeftHours,
             $this->leftAfterKm,
         );
     }
@@ -55,6 +58,7 @@ final readonly class WaxLifeResult
                 $this->leftFraction,
                 null,
                 $this->rideLeftKm,
+                $this->rideLeftHours,
                 $this->leftAfterKm,
             );
     }

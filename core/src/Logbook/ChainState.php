@@ -101,25 +101,25 @@ final readonly class ChainState
 
     public function left(): WaxLeft
     {
-        return new WaxLeft(
+        return WaxLeft::of(
+            $this->terms,
             $this->wax->life !== null,
             $this->wax->known,
             $this->coat(),
             $this->leftKm(),
             $this->wax->life?->leftHours,
-            $this->terms->hoursAlone,
-            $this->terms->hoursAlone || $this->hoursFirst(),
         );
     }
 
-    private function hoursFirst(): bool
+    /** What a ride of the cycle left, by what its bike asks now. @param int $index of the rides since the dip */
+    public function leftAfterRide(int $index): WaxLeft
     {
-        [$life, $hours] = [$this->wax->life, $this->terms->intervalHours];
+        $life = $this->wax->life;
+        $km = $this->terms->hoursAlone ? null : $life->rideLeftKm[$index] ?? null;
+        $hours = $life->rideLeftHours[$index] ?? null;
+        $coat = min($km === null ? 1.0 : $km / $this->terms->intervalKm, $hours === null ? 1.0 : $hours / $this->terms->intervalHours);
 
-        return $life?->leftKm !== null &&
-            $life->leftHours !== null &&
-            $hours !== null &&
-            $life->leftHours / $hours < $life->leftKm / $this->terms->intervalKm;
+        return WaxLeft::of($this->terms, $life !== null, $this->wax->known, $coat, $km ?? $coat * $this->terms->intervalKm, $hours);
     }
 
     /** How much of the chain the coat covers: 0 bare, spent or unknown, 1 fresh. */

@@ -22,6 +22,12 @@ final readonly class Terms
         public float $hoursPerKm = 0.0,
     ) {}
 
+    /** Whether a top-up gives back km of its own: drip wax alone begins anew with each, and hours are given none back. */
+    public function topUpCounts(): bool
+    {
+        return !$this->dripOnly && !$this->hoursAlone;
+    }
+
     /** The effective km after which a coat is spent; null: only hours end it. */
     public function limitKm(): ?float
     {

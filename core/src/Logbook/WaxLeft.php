@@ -7,7 +7,7 @@ namespace Dripel\Core\Logbook;
 /** How far the wax on a chain goes from an instant on. */
 final readonly class WaxLeft
 {
-    public function __construct(
+    private function __construct(
         /** Whether it is waxed at all. */
         public bool $waxed,
         /** Whether somebody knows how far it went since the dip. */
@@ -23,4 +23,11 @@ final readonly class WaxLeft
         /** Whether its hours run out first, as parts of what its bike re-waxes at. */
         public bool $byHours,
     ) {}
+
+    public static function of(Terms $terms, bool $waxed, bool $known, float $coat, float $km, ?float $hours): self
+    {
+        $hoursFirst = $hours !== null && $terms->intervalHours !== null && $hours / $terms->intervalHours < $km / $terms->intervalKm;
+
+        return new self($waxed, $known, $coat, $km, $hours, $terms->hoursAlone, $terms->hoursAlone || $hoursFirst);
+    }
 }

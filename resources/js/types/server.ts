@@ -204,6 +204,7 @@ export interface ChainView {
   ready: boolean
   wantsDip: boolean
   dripOnly: boolean
+  topUpCounts: boolean
   worn: boolean
   waxed: boolean
   unsure: boolean
@@ -448,7 +449,7 @@ export interface DripPlan {
 }
 
 export interface DripPlanPage {
-  chain: { id: number; name: string }
+  chain: { id: number; name: string; topUpCounts: boolean }
   proposed: {
     place: 'on_bike' | 'in_box'
     washed: boolean

@@ -222,12 +222,18 @@ it('books what was given of two coats when the job is given up, and refuses what
         "/chains/{$boxed->id}/topups",
         ['distance' => 200, 'action_id' => (string) Str::uuid()] + Bench::form(2),
     )->assertSessionHasErrors('stripped');
-    ($this->does)("/chains/{$boxed->id}/topups", ['distance' => 200, 'stripped' => true], 2)->assertSessionHasNoErrors();
+    ($this->does)("/chains/{$boxed->id}/topups", ['distance' => 200, 'stripped' => true], 0)->assertSessionHasNoErrors();
     $plan($boxed->id)->assertOk();
     expect($this->bench->state($boxed)->leftKm())
         ->toBe(200.0)
         ->and(($this->props)('/')['rails'][0]['about'])
         ->toContain('drip wax every');
+    // It begins the interval anew, however far it was said to be good for: nobody is asked, and nothing says so.
+    $page = ($this->props)("/chains/{$boxed->id}");
+    expect([$page['chain']['topUpCounts'], array_column($page['timeline']['cycles'][0]['entries'], 'text')[0]])
+        ->toBe([false, 'Drip wax'])
+        ->and(($this->props)('/history')['actions'][0]['sentence'])
+        ->toStartWith('Dripped Heron N on');
 });
 
 it('keeps bottles: described anew, looked into, thrown away and taken back', function (): void {

@@ -100,6 +100,8 @@ it('goes by hours alone where no distance is set: rail, chain, drip, plan and fo
         ->not->toContain('km');
     $page = $this->get("/chains/{$this->a->id}");
     expect(($this->plain)($page->inertiaProps('chain')))->toContain('"left":"4 h 12"');
+    expect(($this->plain)(array_values(array_filter(array_column($page->inertiaProps('timeline.cycles.0.entries'), 'left')))))
+        ->toBe('["4 h 12 left","6 h left"]');
     expect(($this->plain)(collect($page->inertiaProps('why'))->firstWhere('figure', 'left')))
         ->toContain('Why 4 h 12 of wax left?')
         ->toContain('drip wax gives none back');

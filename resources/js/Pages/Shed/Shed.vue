@@ -42,6 +42,10 @@ const { open: form, shown } = useOneOpen<RailVerb | 'dip' | 'retire' | 'choose_b
 const phone = usePhone()
 const bike = ref<number | null>((props.rails.find((one) => one.today) ?? props.rails[0])?.id ?? null)
 const chain = ref<{ id: number; name: string } | null>(null)
+const dripped = computed(() => {
+  const view = props.rails.flatMap((other) => [other.fitted, ...other.hanging]).find((other) => other?.id === chain.value?.id)
+  return chain.value && { ...chain.value, topUpCounts: view?.topUpCounts ?? true }
+})
 const wanted = ref<number | null>(null)
 // Why a chain that was dragged or proposed did not go on.
 const problem = ref<string | null>(null)
@@ -273,7 +277,7 @@ useKeys({
         :date="forms.date"
         :time="forms.time" />
       <template v-if="chain">
-        <TopUpDialog v-if="topupOpen" v-model="topupOpen" :forms="forms" :chain="chain" />
+        <TopUpDialog v-if="topupOpen && dripped" v-model="topupOpen" :forms="forms" :chain="dripped" />
         <MeasureDialog v-if="measureOpen" v-model="measureOpen" :forms="forms" :chain="chain" @retire="form = 'retire'" />
         <RetireDialog v-if="retireOpen" v-model="retireOpen" :forms="forms" :chain="chain" />
       </template>

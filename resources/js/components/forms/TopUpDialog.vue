@@ -14,7 +14,7 @@ import type { FormDefaults } from '@/types/server'
 
 /** A top-up that is done already; one that is not is led step by step. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string }; to?: string }>()
+const props = defineProps<{ forms: FormDefaults; chain: { id: number; name: string; topUpCounts: boolean }; to?: string }>()
 const here = useHere()
 const now = formsNow(props.forms)
 const { form, submit } = useActionForm(
@@ -52,6 +52,7 @@ const save = () =>
       {{ t('drip.not_done') }} <Link :href="`/chains/${chain.id}/drip`" data-test="be-led">{{ t('drip.led') }}</Link>
     </p>
     <NumberField
+      v-if="chain.topUpCounts"
       v-model="form.distance"
       :label="t('topup.km')"
       :unit="here.distanceUnit"
