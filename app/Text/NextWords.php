@@ -194,7 +194,11 @@ final readonly class NextWords
         $code = match ($item->kind) {
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
             NextKind::Outrun => ($about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun') . $this->wax($about),
-            NextKind::Unmet => $about instanceof RideOfPlan && $about->day->due() ? 'unmet_due' : 'unmet' . $this->wax($about),
+            NextKind::Unmet => match (true) {
+                $chain?->wax->known === false => 'unmet_unsure',
+                $about instanceof RideOfPlan && $about->day->due() => 'unmet_due',
+                default => 'unmet' . $this->wax($about),
+            },
             NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
             NextKind::Convert => 'convert_' . ($about instanceof Conversion ? $about->current()->value : ''),
             NextKind::Strip => $chain?->wax->oiled === true ? 'strip_oiled' : 'strip',

@@ -106,6 +106,7 @@ return [
         'outrun_wax' => ':chain will have :off_has left; the :ride of :day take :takes. :swap will have :has.',
         'outrun_fresh' => ':chain will have :off_has left, too little for the :ride of :day. :swap comes fresh from the pot.',
         'outrun_fresh_wax' => ':chain will have :off_has left; the :ride of :day take :takes. :swap comes fresh from the pot.',
+        'unmet_unsure' => 'How much wax :chain has is not known. No other chain has enough, and no allowed pot day comes in time.',
         'unmet_due' => ':chain is due. No other chain has enough, and no allowed pot day comes in time.',
         'unmet' => ':chain will have :has. No other chain has enough, and no allowed pot day comes in time.',
         'unmet_wax' => 'They take :takes; :chain will have :has. No other chain has enough, and no allowed pot day comes in time.',

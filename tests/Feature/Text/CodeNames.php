@@ -13,7 +13,7 @@ final class CodeNames
         |(?<![\w\/.-])[a-z]+(?:_[a-z]+)+\b            # pot_days
         |\b[A-Z][a-z]+(?:[A-Z][a-z]+)+\b              # ChainState
         |\([^)]*\bmemory\)                            # (memory)
-        |\b\w+::\w+|\bnull\b|\bundefined\b|\bNaN\b
+        |\b\w+::\w+|\bnull\b|\bundefined\b|\bNaN\b|∞
     /xu';
 
     /** Of the world, not of the code: what files are called. */
