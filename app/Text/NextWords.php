@@ -195,9 +195,9 @@ final readonly class NextWords
             NextKind::Overdue => 'overdue_' . ($chain?->wax->life?->because->value ?? 'distance'),
             NextKind::Outrun => ($about instanceof SwapOfPlan && $about->fresh ? 'outrun_fresh' : 'outrun') . $this->wax($about),
             NextKind::Unmet => match (true) {
+                !($about instanceof RideOfPlan && $about->day->due()) => 'unmet' . $this->wax($about),
                 $chain?->wax->known === false => 'unmet_unsure',
-                $about instanceof RideOfPlan && $about->day->due() => 'unmet_due',
-                default => 'unmet' . $this->wax($about),
+                default => 'unmet_due',
             },
             NextKind::PlannedPot => $about instanceof PotOfPlan && !$about->plan->whole() ? 'planned_pot_broken' : 'planned_pot',
             NextKind::Convert => 'convert_' . ($about instanceof Conversion ? $about->current()->value : ''),
