@@ -604,7 +604,7 @@ final readonly class PlanProps
             'name' => $this->translator->names->bike($bikeId),
             'about' =>
                 $this->translator->say(isset($this->plan->dripBikes[$bikeId]) ? 'ahead.lane.drip' : 'ahead.lane.interval', [
-                    'interval' => $this->translator->wax->amount($bike->intervalKm, $bike->intervalHours),
+                    'interval' => $this->translator->wax->interval($this->book->terms()->ofBike($bikeId, $this->translator->nowS)),
                 ]) .
                 ', ' .
                 $this->translator->say(
@@ -617,8 +617,8 @@ final readonly class PlanProps
                 ),
             'days' => array_map(
                 fn(LaneDay $day) => [
-                    'before' => $bike->coat($day->beforeKm, $day->beforeHours),
-                    'after' => $bike->coat($day->afterKm, $day->afterHours),
+                    'before' => $day->coatBefore,
+                    'after' => $day->coatAfter,
                     'ride' => $day->riddenKm / $longest,
                     'swap' => $day->offId === null ? null : $this->translator->names->chain($day->chainId),
                     'drip' =>

@@ -180,7 +180,7 @@ final readonly class RideProps
     {
         $q = $this->translator->quantities;
         $chainId = $this->book->chainOfRide($ride);
-        $left = $chainId === null ? null : $this->book->left($chainId, $ride->moment->unixS);
+        $left = $this->book->leftAfter($ride, $this->translator->nowS);
         $km = $q->units->fromKm($ride->km);
 
         return [

@@ -224,7 +224,7 @@ final readonly class TimelineProps
             // @phpstan-ignore dripel.text, dripel.filled (the rest is above, in spans or the bike's)
             default => $this->translator->say("chain.timeline.{$entry->kind()->value}"),
         };
-        $cycleIndex = $entry instanceof Ride ? array_find_key($chain->wax->rides, fn(Ride $ride) => $ride->id === $entry->id) : null;
+        $place = $entry instanceof Ride ? $chain->wax->placeOf($entry) : null;
 
         $text =
             $entry instanceof Ride && $entry->id === $chain->dryness->wetPast?->id
@@ -233,7 +233,7 @@ final readonly class TimelineProps
 
         // What was filled in stands in no row that could be moved or deleted.
         return $this->entry($type, $type === 'guess' ? null : $entry->id, $entry->moment->unixS, $entry->moment->precision, $text) + [
-            'left' => $cycleIndex === null ? null : (new ChainWords($this->translator))->leftAfter($chain->leftAfterRide($cycleIndex)),
+            'left' => $place === null ? null : (new ChainWords($this->translator))->leftAfter($chain->leftAfterRide($place)),
         ];
     }
 

@@ -288,8 +288,21 @@ final class Book
         return $this->states[$nowS][$chainId] ??= $this->state($chainId, $nowS);
     }
 
+    /** What a ride left on its chain: of the coat that is on it now by what its bike asks now, of those before by what it asked then. */
+    public function leftAfter(Ride $ride, int $nowS): ?WaxLeft
+    {
+        $chainId = $this->chainOfRide($ride);
+        if ($chainId === null) {
+            return null;
+        }
+        $chain = $this->chain($chainId, $nowS);
+        $place = $chain->wax->placeOf($ride);
+
+        return $place === null ? $this->left($chainId, $ride->moment->unixS) : $chain->leftAfterRide($place);
+    }
+
     /** How far a chain's wax went from an instant on: of many instants, where all of the state would be much. */
-    public function left(int $chainId, int $atS): WaxLeft
+    private function left(int $chainId, int $atS): WaxLeft
     {
         return $this->snapshot !== null && $this->snapshot->lately($atS) && !$this->snapshot->holds($atS)
             ? $this->snapshot->of("then left {$chainId} {$atS}", fn() => $this->derive($chainId, $atS)->left())

@@ -105,6 +105,12 @@ final readonly class WaxState
         return $conditions[0] ?? null;
     }
 
+    /** Where a ride stands among those since the dip; null: it was on another coat. */
+    public function placeOf(Ride $ride): ?int
+    {
+        return array_find_key($this->rides, fn(Ride $one) => $one->id === $ride->id && $one->moment->unixS === $ride->moment->unixS);
+    }
+
     /** km as ridden since the dip. */
     public function cycleKm(): Distance
     {

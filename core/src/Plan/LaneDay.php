@@ -36,7 +36,41 @@ final readonly class LaneDay
         public array $dipped,
         /** Whether no chain could take it. */
         public bool $broken,
+        /** How much of the chain its coat covers before and after the ride: 0 nothing, 1 fresh. */
+        public float $coatBefore,
+        public float $coatAfter,
     ) {}
+
+    /**
+     * The same in hours alone, where each drip begins them anew: the plan counts the km that they last.
+     *
+     * @param float $kmPerHour effective
+     */
+    public function inHours(float $kmPerHour): self
+    {
+        $hours = fn(?float $km): ?float => $km === null ? null : $km / $kmPerHour;
+
+        return new self(
+            $this->day,
+            $this->chainId,
+            null,
+            null,
+            $hours($this->beforeKm),
+            $hours($this->afterKm),
+            $this->rideKm,
+            $hours($this->rideKm),
+            $this->riddenKm,
+            $this->overKm,
+            $this->offId,
+            null,
+            $hours($this->offKm),
+            $this->dripped,
+            $this->dipped,
+            $this->broken,
+            $this->coatBefore,
+            $this->coatAfter,
+        );
+    }
 
     /** Whether nothing that is left can be counted on: spent, ridden in the wet, loud, or nobody knows. */
     public function due(): bool

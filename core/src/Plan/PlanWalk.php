@@ -44,6 +44,8 @@ final readonly class PlanWalk
                 $run->dip($dipped, $day);
                 $days[] = self::day($plan, $bike, $run, $bikeId, $day, $dipped);
             }
+            $kmPerHour = $drips && is_int($bikeId) ? $plan->dripKmPerHour($bikeId) : null;
+            $days = $kmPerHour === null ? $days : array_map(fn(LaneDay $day) => $day->inHours($kmPerHour), $days);
             foreach ($before as $n => $on) {
                 foreach ($on as $day => $left) {
                     $reasons[$day][] = self::reason(
@@ -94,6 +96,8 @@ final readonly class PlanWalk
             array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
             array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
             !$ridden,
+            $bike->coat($beforeKm, $beforeHours),
+            $bike->coat($leftKm, $leftHours),
         );
     }
 

@@ -548,12 +548,19 @@ final class WorkshopPlan
         }
         $drips = $rail->fitted->terms->dripOnly;
         // On drip wax alone the hours begin anew with each drip: as many km as they last on the slowest day.
+        $kmPerHour = $plan->slowestKmPerHour();
         $km = $drips
-            ? min($rail->fitted->terms->intervalKm, ($rail->fitted->terms->intervalHours ?? INF) * $plan->slowestKmPerHour())
+            ? min($rail->fitted->terms->intervalKm, ($rail->fitted->terms->intervalHours ?? INF) * $kmPerHour)
             : $rail->fitted->terms->limitKm();
         $hours = $drips ? null : $rail->fitted->terms->intervalHours;
         // What cannot be counted on is used up in every measure.
         $counts = fn(ChainState $chain): bool => $chain->wax->life !== null && $chain->wax->known && !$chain->wax->life->due();
+        $leftKm = fn(ChainState $chain): float => !$drips
+            ? $chain->wax->life->leftKm ?? (float) $km
+            : min(
+                $chain->terms->hoursAlone && is_finite($kmPerHour) ? INF : $chain->leftKm(),
+                ($chain->wax->life->leftHours ?? INF) * $kmPerHour,
+            );
 
         return new PlannedBike(
             $rail->bikeId,
@@ -564,12 +571,7 @@ final class WorkshopPlan
                     ? self::chain($chain->chainId, 0.0, 0.0, false, 0, $terms, $days, null)
                     : self::chain(
                         $chain->chainId,
-                        $km === null
-                            ? 0.0
-                            : max(
-                                0.0,
-                                $km - ($drips ? $rail->rideableKm($chain) : ($counts($chain) ? $chain->wax->life->leftKm ?? $km : 0.0)),
-                            ),
+                        $km === null ? 0.0 : max(0.0, $km - ($counts($chain) ? $leftKm($chain) : 0.0)),
                         $hours === null ? 0.0 : max(0.0, $hours - ($counts($chain) ? $chain->wax->life->leftHours ?? $hours : 0.0)),
                         $chain->wax->life === null,
                         $chain->wax->topUps,
@@ -583,6 +585,18 @@ final class WorkshopPlan
             $hours,
             $hours === null ? [] : array_map(fn(float $each) => $each * $margin, $plan->hours),
         );
+    }
+
+    /** Effective km that an hour of its wax goes, on a bike of drip wax alone whose hours run out before its km; else null. */
+    public function dripKmPerHour(int $bikeId): ?float
+    {
+        $rail = array_find($this->rails, fn(Rail $one) => $one->bikeId === $bikeId);
+        $terms = $rail?->fitted?->terms;
+        $kmPerHour = $this->riding[$bikeId]->slowestKmPerHour();
+
+        return $terms?->intervalHours === null || is_infinite($kmPerHour) || $terms->intervalHours * $kmPerHour > ($terms->limitKm() ?? INF)
+            ? null
+            : $kmPerHour;
     }
 
     private static function chain(

@@ -149,6 +149,8 @@ it('says on which day of the plan a chain is due to be measured', function (arra
             [],
             [],
             $part < 0.0,
+            0.0,
+            0.0,
         ),
         array_keys($km),
         $km,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Bike;
 use App\Models\Ride;
+use App\Support\AppClock;
 use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
@@ -100,8 +101,12 @@ it('goes by hours alone where no distance is set: rail, chain, drip, plan and fo
         ->not->toContain('km');
     $page = $this->get("/chains/{$this->a->id}");
     expect(($this->plain)($page->inertiaProps('chain')))->toContain('"left":"4 h 12"');
-    expect(($this->plain)(array_values(array_filter(array_column($page->inertiaProps('timeline.cycles.0.entries'), 'left')))))
-        ->toBe('["4 h 12 left","6 h left"]');
+    // Of rides before it went by hours as well, and on Rides as here: the coat is the same.
+    $left = array_values(array_filter(array_column($page->inertiaProps('timeline.cycles.0.entries'), 'left')));
+    expect(($this->plain)($left))
+        ->toBe('["4 h 12 left","6 h left"]')
+        ->and(array_column($this->get('/rides')->inertiaProps('rides'), 'left'))
+        ->toBe($left);
     expect(($this->plain)(collect($page->inertiaProps('why'))->firstWhere('figure', 'left')))
         ->toContain('Why 4 h 12 of wax left?')
         ->toContain('drip wax gives none back');
@@ -170,4 +175,17 @@ it('takes a ride of which only the time is known, as far as the bike gets in it'
         ] + Bench::form(20),
     )->assertSessionHasNoErrors();
     expect(Ride::query()->live()->orderByDesc('id')->firstOrFail()->km)->toBe(30.0);
+});
+
+it('plans drip wax alone in the hours that the Shed shows', function (): void {
+    ($this->save)(['drip_only' => true])->assertSessionHasNoErrors();
+    app(AppClock::class)->stopAt(Bench::NOW + 60);
+    foreach ([['30', '2:00', 40], ['48', '2:00', 20]] as [$km, $hours, $ago]) {
+        ($this->ride)(['distance' => $km, 'hours' => $hours], $ago)->assertSessionHasNoErrors();
+    }
+    $rail = $this->get('/')->inertiaProps('rails.0');
+    $lane = $this->get('/ahead')->inertiaProps('plan.lanes.0');
+    expect(($this->plain)([$rail['about'], $rail['fitted']['left'], $lane['about'], $lane['days'][0]['text']]))
+        ->toContain('drip wax every 10 h","6 h","drip wax every 10 h, as in the last eight weeks"')
+        ->toContain('which takes 38 min of wax with the reserve; then 5 h 22');
 });
