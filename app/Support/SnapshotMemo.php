@@ -10,12 +10,15 @@ use Illuminate\Contracts\Cache\Repository;
 
 /**
  * What follows from a logbook as it stands, from one request to the next: of each workshop only what was worked out last, under a stamp
- * that says of which state it is. Each thing is packed by itself, so that a page unpacks what it asks for; what was then, of which
- * there is much and few pages speak, is kept apart from what is now.
+ * that says of which state it is. Each thing is packed by itself, so that a page unpacks what it asks for; what was then, and the coats
+ * of each chain, of which there is much and few pages speak, are kept apart from what is now.
  */
 final class SnapshotMemo implements Memo
 {
     private const DAYS = 30;
+
+    /** By the first word of a key; what is in none of these is now. */
+    private const APART = ['then', 'coats'];
 
     /** @var array<string, array<string, string>> packed, by part and key, as far as they were read */
     private array $packed = [];
@@ -31,7 +34,8 @@ final class SnapshotMemo implements Memo
     public function of(string $key, Closure $make): mixed
     {
         if (!array_key_exists($key, $this->known)) {
-            $part = str_starts_with($key, 'then ') ? 'then' : 'now';
+            $word = (string) strstr($key, ' ', true);
+            $part = in_array($word, self::APART, true) ? $word : 'now';
             $this->packed[$part] ??= $this->kept($part);
             $this->known[$key] = isset($this->packed[$part][$key])
                 ? unserialize($this->packed[$part][$key])
@@ -54,7 +58,7 @@ final class SnapshotMemo implements Memo
 
     public static function forget(Repository $cache, string $name): void
     {
-        $cache->deleteMultiple(["{$name} now", "{$name} then"]);
+        $cache->deleteMultiple(array_map(fn(string $part) => "{$name} {$part}", ['now', ...self::APART]));
     }
 
     private function made(string $part, string $key, Closure $make): mixed

@@ -9,8 +9,8 @@ use App\Text\ChainWords;
 use App\Text\Translator;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainCycle;
-use Dripel\Core\Logbook\ChainCycles;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\ChainTimeline;
 use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\Entry;
 use Dripel\Core\Logbook\Opening;
@@ -60,10 +60,14 @@ final readonly class TimelineProps
     public function of(ChainState $chain, int $most): array
     {
         $q = $this->translator->quantities;
-        $cycles = array_reverse(ChainCycles::of($this->book->history($chain->chainId), $this->book->settings, $chain->terms->dripOnly));
-        $shown = array_slice($cycles, 0, $most);
-        // What stands before the oldest that is shown is not told; what was put on before any wax stands with the first.
-        $lines = $this->lines($chain, count($shown) === count($cycles) ? PHP_INT_MIN : array_last($shown)->fromS ?? PHP_INT_MIN);
+        [$id, $dripOnly] = [$chain->chainId, $chain->terms->dripOnly];
+        $timeline = $this->book->kept(
+            "coats {$id} {$most} " . ($dripOnly ? 'drip' : ''),
+            fn() => ChainTimeline::of($this->book->history($id), $this->book->settings, $dripOnly, $most),
+            $this->translator->nowS,
+        );
+        $shown = $timeline->cycles;
+        $lines = $this->lines($timeline, $chain);
         $intervalKm = $chain->terms->hoursAlone ? null : $chain->terms->intervalKm;
         $farKm = 1.05 * max([1.0, $intervalKm ?? 0.0, ...array_map(fn(ChainCycle $cycle) => $cycle->effectiveKm, $shown)]);
 
@@ -74,7 +78,11 @@ final readonly class TimelineProps
                     $i === 0,
                     $farKm,
                     // What was put on before any wax stands with the oldest.
-                    $this->within($lines, $i === count($cycles) - 1 ? PHP_INT_MIN : $cycle->fromS, $cycle->untilS ?? PHP_INT_MAX),
+                    $this->within(
+                        $lines,
+                        $timeline->older === 0 && $i === count($shown) - 1 ? PHP_INT_MIN : $cycle->fromS,
+                        $cycle->untilS ?? PHP_INT_MAX,
+                    ),
                 ),
                 $shown,
                 array_keys($shown),
@@ -82,7 +90,7 @@ final readonly class TimelineProps
             'interval' => $intervalKm === null ? null : $intervalKm / $farKm,
             'intervalText' => $intervalKm === null ? '' : $q->distance($intervalKm),
             'far' => $q->distance($farKm),
-            'more' => max(0, count($cycles) - $most),
+            'more' => $timeline->older,
         ];
     }
 
@@ -134,14 +142,14 @@ final readonly class TimelineProps
         );
     }
 
-    /** @return list<array{int, int, TimelineEntryView}> from an instant on, by instant and rank, the newest first */
-    private function lines(ChainState $chain, int $fromS): array
+    /** @return list<array{int, int, TimelineEntryView}> by instant and rank, the newest first */
+    private function lines(ChainTimeline $timeline, ChainState $chain): array
     {
-        $history = $this->book->history($chain->chainId);
-        $lines = array_map(fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $chain)], [
-            ...$history->rides->between($fromS, null),
-            ...array_filter($history->events, fn(Entry $event) => $event->moment->unixS >= $fromS),
-        ]);
+        $fromS = $timeline->fromS();
+        $lines = array_map(
+            fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $timeline, $chain)],
+            $timeline->entries,
+        );
         foreach ($this->book->fittings()->spansOf($chain->chainId) as $span) {
             if ($span->untilS !== null && $span->untilS < $fromS) {
                 continue;
@@ -172,10 +180,9 @@ final readonly class TimelineProps
     }
 
     /** @return TimelineEntryView */
-    private function line(Entry $entry, ChainState $chain): array
+    private function line(Entry $entry, ChainTimeline $timeline, ChainState $chain): array
     {
         $q = $this->translator->quantities;
-        $history = $this->book->history($chain->chainId);
         $type = $entry instanceof Ride && $entry->guess !== null ? 'guess' : EntryType::ofKind($entry->kind())->value;
         $text = match (true) {
             $entry instanceof Opening => $this->translator->say(
@@ -214,10 +221,10 @@ final readonly class TimelineProps
             ),
             $entry instanceof WipeDown => $this->translator->say("chain.timeline.care.{$entry->care->value}"),
             $entry instanceof Reading => $this->translator->say(
-                $history->kmBefore($entry)->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown',
+                $timeline->readAt[$entry->id]->whole ? 'chain.timeline.reading' : 'chain.timeline.reading_unknown',
                 [
                     'wear' => (new ChainWords($this->translator))->elongation((new WearReading())($entry->input())),
-                    'km' => $q->distance($history->kmBefore($entry)->km),
+                    'km' => $q->distance($timeline->readAt[$entry->id]->km),
                 ],
             ),
             $entry instanceof Retirement => $this->translator->say('chain.timeline.retirement', ['km' => $q->ridden($chain->km)]),
