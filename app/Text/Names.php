@@ -23,6 +23,12 @@ final readonly class Names
         return $this->settings->text(SettingKey::ChainLabel, $chainId);
     }
 
+    /** "A" of the bike that is spoken of, "Heron A" where it is on another. */
+    public function chainOn(?int $bikeId, int $chainId): string
+    {
+        return $this->settings->home($chainId, PHP_INT_MAX) === $bikeId ? $this->chain($chainId) : $this->fullChain($chainId);
+    }
+
     /** "Heron A": the letter with the bike it hangs with. */
     public function fullChain(int $chainId): string
     {

@@ -268,7 +268,7 @@ final readonly class NextWords
 
         return $this->details($item) + [
             'bike' => $names->bike($item->bikeId),
-            'chain' => $chain === null ? '' : $names->chain($chain->chainId),
+            'chain' => $chain === null ? '' : $names->chainOn($item->bikeId, $chain->chainId),
             'full' => $chain === null ? '' : $names->fullChain($chain->chainId),
             'chains' => $names->chains($ids),
             'count' => $counts ? $this->count($item) : count($item->chains),

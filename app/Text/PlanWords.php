@@ -241,21 +241,22 @@ final readonly class PlanWords
      *
      * @param list<string> $measure chains that are due to be measured
      */
-    public function laneDay(LaneDay $day, RidingPlan $riding, array $measure = []): string
+    public function laneDay(int $bikeId, LaneDay $day, RidingPlan $riding, array $measure = []): string
     {
         $q = $this->translator->quantities;
         $names = $this->translator->names;
+        $name = fn(int $chainId): string => $names->chainOn($bikeId, $chainId);
         $parameters = [
             'day' => $this->dayOf($day->day),
             'km' => $q->distance($day->riddenKm),
             'takes' => $this->takes($day),
-            'chain' => $names->chain($day->chainId),
+            'chain' => $name($day->chainId),
             'left' => $this->translator->wax->has($day->afterKm, $day->afterHours),
         ];
 
         $kept = $riding->kept[$day->day] ?? null;
         if ($kept !== null) {
-            $parameters = ['chain' => $names->chain($kept->chainId), 'event' => $kept->keptFor->event ?? ''] + $parameters;
+            $parameters = ['chain' => $name($kept->chainId), 'event' => $kept->keptFor->event ?? ''] + $parameters;
         }
 
         return implode(
@@ -274,19 +275,19 @@ final readonly class PlanWords
                 $riding->names[$day->day] ?? '',
                 $day->overKm > 0.5 ? $this->translator->say('ahead.day.over', ['over' => $q->distance($day->overKm)]) : '',
                 $day->dipped !== []
-                    ? $this->translator->say('ahead.day.pot', ['chains' => implode(', ', array_map($names->chain(...), $day->dipped))])
+                    ? $this->translator->say('ahead.day.pot', ['chains' => implode(', ', array_map($name, $day->dipped))])
                     : '',
                 $day->offId === null
                     ? ''
                     : $this->translator->say('ahead.day.swap', [
-                        'chain' => $names->chain($day->chainId),
-                        'off' => $names->chain($day->offId),
+                        'chain' => $name($day->chainId),
+                        'off' => $name($day->offId),
                     ]),
                 $measure === [] ? '' : $this->translator->say('ahead.day.measure', ['chains' => $this->translator->names->list($measure)]),
                 $day->dripped === []
                     ? ''
                     : $this->translator->say('ahead.day.drip', [
-                        'chains' => implode(', ', array_map($names->chain(...), array_unique($day->dripped))),
+                        'chains' => implode(', ', array_map($name, array_unique($day->dripped))),
                         'time' => $q->time(
                             LocalDay::named($this->plan->days->date($day->day), $this->translator->zone())
                                 ->plus(-1)

@@ -504,7 +504,7 @@ final readonly class PlanProps
                             'takes' => $this->words->takes($day),
                             'day' => $this->words->dayOf($day->day),
                             'left' => $this->translator->wax->has($day->afterKm, $day->afterHours),
-                            'chain' => $this->translator->names->chain($day->chainId),
+                            'chain' => $this->translator->names->chainOn($bikeId, $day->chainId),
                         ]),
                     ];
                 }
@@ -523,7 +523,7 @@ final readonly class PlanProps
                 fn(PlanDoubt $doubt) => $this->translator->say($doubt->notReady ? 'ahead.doubt.ready' : 'ahead.doubt.short', [
                     'day' => $this->words->dayOf($doubt->day),
                     'bike' => $this->translator->names->bike($doubt->bikeId),
-                    'chain' => $this->translator->names->chain($doubt->chainId),
+                    'chain' => $this->translator->names->chainOn($doubt->bikeId, $doubt->chainId),
                     'left' => $doubt->leftHours === null ? $q->left($doubt->leftKm) : $q->hours($doubt->leftHours),
                     'km' => $doubt->needsHours === null ? $q->distance($doubt->needsKm) : $q->hours($doubt->needsHours),
                 ]),
@@ -629,7 +629,7 @@ final readonly class PlanProps
                     'kept' => isset($riding->kept[$day->day]) ? $this->translator->names->chain($riding->kept[$day->day]->chainId) : null,
                     'measure' => implode(' ', $this->toMeasure($bike, $day->day, $measuring)) ?: null,
                     'broken' => $day->broken,
-                    'text' => $this->words->laneDay($day, $riding, $this->toMeasure($bike, $day->day, $measuring)),
+                    'text' => $this->words->laneDay($bikeId, $day, $riding, $this->toMeasure($bike, $day->day, $measuring)),
                 ],
                 $days,
             ),

@@ -231,7 +231,7 @@ final readonly class ShedProps
                     : $this->translator->say($fitted->left()->byHours ? 'ui.shed.left_of' : 'ui.shed.left_on', [
                             'unit' => $q->units->distance,
                             'interval' => $q->hours($fitted->terms->intervalHours ?? 0.0),
-                            'chain' => $this->translator->names->chain($fitted->chainId),
+                            'chain' => $this->translator->names->chainOn($rail->bikeId, $fitted->chainId),
                         ]) .
                         (array_filter($fitted->wax->rides, fn(Ride $ride) => $ride->guess !== null) === []
                             ? ''

@@ -83,3 +83,27 @@ it('says which closing is the last, refuses a spent quick link, and opens a new 
     $this->post('/actions/' . $this->bench->lastAction()->id . '/undo', ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     expect(($this->link)($b)->closings)->toBe(1);
 });
+
+it('calls a chain that another bike lent by that bike, where the letter alone would be its own', function (): void {
+    $this->actingAs($this->bench->owner);
+    $lent = $this->bench->chain($this->bench->bike('Wren'), 'A', 30);
+    ($this->fit)($lent, 5)->assertSessionHasNoErrors();
+    $this->post(
+        '/rides',
+        ['action_id' => (string) Str::uuid(), 'bike_id' => $this->heron->id, 'distance' => 290, 'condition' => 'dry'] + Bench::form(3),
+    );
+    $this->post('/ahead/rides', [
+        'action_id' => (string) Str::uuid(),
+        'bike_id' => $this->heron->id,
+        'distance' => 60,
+        'from' => '2026-11-26',
+    ])->assertSessionHasNoErrors();
+    $next = Bench::steps(Bench::deferred($this, '/', 'next')['next']);
+    expect($this->get('/')->inertiaProps('rails.0.leftWords'))
+        ->toEndWith('left on Wren A')
+        ->and($this->get('/ahead')->inertiaProps('plan.lanes.0.days.0.text'))
+        ->toEndWith('on Wren A')
+        ->and(implode(' | ', array_map(fn(array $step) => "{$step['title']} {$step['reason']}", $next)))
+        ->toContain('Swap Heron to A Wren A will have')
+        ->not->toContain('Buy');
+});
