@@ -25,8 +25,8 @@ use PHPStan\Type\ObjectType;
 use PHPStan\Type\Type;
 
 /**
- * Every code that something is said by has its text, those that PHPStan knows where they are given, among them all values of an enum; and what
- * stands in the text is given with it.
+ * Every code that something is said by has its text, those that PHPStan knows where they are given, among them all values of an enum; and
+ * what stands in the text is given with it.
  *
  * @implements Rule<CallLike>
  */
