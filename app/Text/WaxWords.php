@@ -12,22 +12,18 @@ final readonly class WaxWords
 {
     public function __construct(private Quantities $quantities) {}
 
-    /** "300 km", "10 h", or by what comes first "300 km or 10 h". */
-    public function amount(?float $km, ?float $hours): string
-    {
-        return $this->measures('words.km_or_hours', $km === null ? null : $this->quantities->distance($km), $hours);
-    }
-
     /** What a ride takes of it, in every measure: "60 km and 2 h 30". */
     public function needs(?float $km, ?float $hours): string
     {
         return $this->measures('words.km_and_hours', $km === null ? null : $this->quantities->distance($km), $hours);
     }
 
-    /** What a bike re-waxes at. */
+    /** What a bike re-waxes at: "300 km", "10 h", or by what comes first "300 km or 10 h". */
     public function interval(Terms $terms): string
     {
-        return $this->amount($terms->limitKm(), $terms->intervalHours);
+        $km = $terms->limitKm();
+
+        return $this->measures('words.km_or_hours', $km === null ? null : $this->quantities->distance($km), $terms->intervalHours);
     }
 
     /** What is left on a chain that has wax, in the measure that runs out first: never more than there is. */

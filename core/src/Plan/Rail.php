@@ -137,12 +137,6 @@ final readonly class Rail
         return $chains;
     }
 
-    /** Effective km that a chain of it is still good for. */
-    public function rideableKm(ChainState $chain): float
-    {
-        return $this->habit->rideableKm($chain);
-    }
-
     /** Kept for an event that is still to come. */
     public function kept(ChainState $chain): bool
     {

@@ -6,7 +6,6 @@ namespace Dripel\Core\Plan;
 
 use DateTimeZone;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\ChainState;
 use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Rides;
 use Dripel\Core\Logbook\Settings;
@@ -35,9 +34,7 @@ final readonly class RidingHabit
         public float $weeklyRiddenKm,
         public array $usualKm,
         public array $usualRiddenKm,
-        /** Effective km per hour of riding, null if no hours are known. */
-        public ?float $kmPerHour,
-        /** Hours of riding per km as ridden, likewise. */
+        /** Hours of riding per km as ridden, null if none are known. */
         public ?float $hoursPerKm,
         public bool $riddenToday,
     ) {}
@@ -63,7 +60,6 @@ final readonly class RidingHabit
         $first = self::firstDay($today, $leftOut);
         [$fromS, $todayS] = [$first->startS(), $today->startS()];
         [$byDay, $riddenByDay, $total, $ridden] = [[], [], 0.0, 0.0];
-        [$timedKm, $hours] = [0.0, 0.0];
         $lately = $rides->between($fromS, $todayS);
         foreach ($lately as $ride) {
             $km = $ride->km * $settings->factor($ride->condition, $ride->moment->unixS);
@@ -75,10 +71,6 @@ final readonly class RidingHabit
             $riddenByDay[$day->weekday()][$day->date] = ($riddenByDay[$day->weekday()][$day->date] ?? 0.0) + $ride->km;
             $total += $km;
             $ridden += $ride->km;
-            if ($ride->hours !== null && $ride->hours > 0) {
-                $timedKm += $km;
-                $hours += $ride->hours;
-            }
         }
         $firstS = $rides->first()->moment->unixS ?? $todayS;
         $outS = 7 * 86400 * count(array_filter($leftOut, fn(string $monday) => LocalDay::named($monday, $zone)->startS() >= $firstS));
@@ -92,7 +84,6 @@ final readonly class RidingHabit
             weeklyRiddenKm: $ridden / $weeks,
             usualKm: $isUsual ? $usual : [],
             usualRiddenKm: $isUsual ? array_map(Median::of(...), array_intersect_key($riddenByDay, $usual)) : [],
-            kmPerHour: $hours > 0 ? $timedKm / $hours : null,
             hoursPerKm: Pace::hoursPerKm($lately),
             riddenToday: ($rides->last()->moment->unixS ?? 0) >= $todayS,
         );
@@ -132,20 +123,5 @@ final readonly class RidingHabit
     public function riddenOn(int $weekday): float
     {
         return $this->usualRiddenKm[$weekday] ?? 0.0;
-    }
-
-    /**
-     * Effective km that a chain is still good for: none where it is due; hours that run out first are turned into km at the bike's recent
-     * pace.
-     */
-    public function rideableKm(ChainState $chain): float
-    {
-        if ($chain->wax->life === null || $chain->wax->life->due() || !$chain->wax->known) {
-            return 0.0;
-        }
-        return min(
-            $chain->terms->hoursAlone && $this->kmPerHour !== null ? INF : $chain->leftKm(),
-            $chain->wax->life->leftHours === null || $this->kmPerHour === null ? INF : $chain->wax->life->leftHours * $this->kmPerHour,
-        );
     }
 }

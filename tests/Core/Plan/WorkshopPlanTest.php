@@ -517,21 +517,8 @@ it('says until when the wax of a chain is good, what it falls short of that day,
         ->toBeNull();
 });
 
-it('knows how far a chain goes at the pace of its bike, and on which days a ride is usual', function (): void {
-    $rail = fn(array $settings): Rail => Rail::all(
-        $book = planOf(settings: $settings)[0],
-        $nowS = (int) strtotime('2026-11-25 12:00 UTC'),
-        new DateTimeZone('UTC'),
-    )[0];
-    [$book, $plan, $nowS] = planOf();
-    // 25 km an hour.
-    $km = fn(int $chain, array $settings = []): float => $rail($settings)->rideableKm(planOf(settings: $settings)[0]->chain($chain, $nowS));
-    expect([$km(1), $km(2), $km(2, [[SettingKey::IntervalHours, 1, 5.0]]), $km(1, [[SettingKey::IntervalHours, 1, 5.0]])])->toBe([
-        100.0,
-        300.0,
-        125.0,
-        0.0,
-    ]);
+it('knows on which days a ride is usual', function (): void {
+    [, $plan] = planOf();
     // The week says so; not the day on which somebody planned another, nor where no ride is usual.
     [, $planned] = planOf([new PlannedRide(1, '2026-11-28', '2026-11-28', 1, 20.0)]);
     [, $shared] = planOf(settings: [[SettingKey::WeekWinter, 1, null]]);
