@@ -96,7 +96,7 @@ it('is understood without help, from an empty workshop and by its words alone', 
             $new->press('Add a chain', 'waxed', 'Add a chain')->sees('of wax left on A');
             $new->press('Ride')->type('Distance', '42')->press('Log ride')->sees('258 km');
             $new->steps = 0;
-            $new->press('Books', 'Money')->sees('No price set for')->press('Set price')->type('Price', '30');
+            $new->press('Books', 'Money')->sees('Set what a chain costs')->press('Set price')->type('Price', '30');
             $new->press('Set price')->sees('€30.00')->press('Money')->sees('cost €30.00 as you waxed them');
         },
         6,

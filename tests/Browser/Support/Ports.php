@@ -22,13 +22,7 @@ final class Ports
     /** The one of this process where nobody holds it, so that a browser finds what it has of the same address; else any that is free. */
     public static function usual(): int
     {
-        $socket = self::$usual === null ? false : @stream_socket_server('tcp://127.0.0.1:' . self::$usual);
-        if ($socket === false) {
-            return self::$usual = self::free();
-        }
-        fclose($socket);
-
-        return self::$usual;
+        return self::$usual !== null && !self::answers(self::$usual) ? self::$usual : (self::$usual = self::free());
     }
 
     public static function await(int $port): void
@@ -45,16 +39,19 @@ final class Ports
     private static function until(int $port, bool $answers, string $else): void
     {
         for ($try = 0; $try < 200; $try++) {
-            $curl = curl_init("http://127.0.0.1:{$port}");
-            curl_setopt_array($curl, [
-                CURLOPT_CONNECT_ONLY => true,
-                CURLOPT_CONNECTTIMEOUT_MS => 500,
-            ]);
-            if ((curl_exec($curl) !== false) === $answers) {
+            if (self::answers($port) === $answers) {
                 return;
             }
             usleep(50_000);
         }
         throw new RuntimeException($else);
+    }
+
+    private static function answers(int $port): bool
+    {
+        $curl = curl_init("http://127.0.0.1:{$port}");
+        curl_setopt_array($curl, [CURLOPT_CONNECT_ONLY => true, CURLOPT_CONNECTTIMEOUT_MS => 500]);
+
+        return curl_exec($curl) !== false;
     }
 }
