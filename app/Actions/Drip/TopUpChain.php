@@ -29,7 +29,7 @@ final readonly class TopUpChain
     public function __invoke(ActionContext $by, Chain $chain, DripFacts $facts, Moment $at, ?bool $stripped = false): Action
     {
         return $this->ledger->record($by, ActionKind::TopUpChain, function (Draft $draft) use ($by, $chain, $facts, $at, $stripped): About {
-            $book = $this->readBook->withoutRides($by->workshop);
+            $book = ($this->readBook)($by->workshop);
             $stripped === null || BeforeWax::expect($book, $draft, [$chain->id], $at, $stripped);
             BeforeWax::expectLink($book, $draft, $chain->id, $at, $stripped ?? true);
             $draft->enter(TopUp::class, $at, ['component_id' => $chain->id] + $facts->columns());

@@ -155,7 +155,7 @@ final readonly class GaugeProps
     private function bike(Rail $rail): array
     {
         $q = $this->translator->quantities;
-        $forecasts = $this->wear->results($rail->chains());
+        $forecasts = $this->wear->results([...$rail->chains(), ...$rail->lent]);
         $school = $this->book->settings->limitSchool($rail->bikeId, $this->translator->nowS);
         $supply = ChainSupply::of($this->book, $rail, $forecasts, LocalDay::of($this->translator->nowS, $this->translator->zone()));
         $learned = LearnedByEar::of($this->book, $rail->bikeId, $this->translator->nowS);

@@ -145,7 +145,7 @@ final readonly class TimelineProps
     /** @return list<array{int, int, TimelineEntryView}> by instant and rank, the newest first */
     private function lines(ChainTimeline $timeline, ChainState $chain): array
     {
-        $fromS = $timeline->fromS();
+        $fromS = $timeline->fromS;
         $lines = array_map(
             fn(Entry $entry) => [$entry->moment->unixS, $entry->kind()->rank(), $this->line($entry, $timeline, $chain)],
             $timeline->entries,

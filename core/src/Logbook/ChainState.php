@@ -111,7 +111,11 @@ final readonly class ChainState
         );
     }
 
-    /** What a ride of the cycle left, by what its bike asks now. @param int $index of the rides since the dip */
+    /**
+     * What a ride of the cycle left, by what its bike asks now.
+     *
+     * @param int $index of the rides since the dip
+     */
     public function leftAfterRide(int $index): WaxLeft
     {
         $life = $this->wax->life;

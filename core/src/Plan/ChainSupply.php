@@ -46,9 +46,7 @@ final readonly class ChainSupply
         if ($wanted === 0) {
             return null;
         }
-        $chains = array_values(
-            array_filter(self::own($book, $rail, $today), fn(ChainState $chain) => !$chain->wear->pastLimit && $rail->suits($chain)),
-        );
+        $chains = array_values(array_filter($rail->own(), fn(ChainState $chain) => !$chain->wear->pastLimit && $rail->suits($chain)));
         if (count($chains) < $wanted) {
             return new self($rail->bikeId, count($chains), $wanted, $today->date, $today->date, null);
         }
@@ -79,26 +77,6 @@ final readonly class ChainSupply
         }
 
         return new self($rail->bikeId, count($chains), $wanted, null, null, null);
-    }
-
-    /** @return list<ChainState> what hangs with it or is on it, without what another bike lent and with what it lent itself */
-    private static function own(Book $book, Rail $rail, LocalDay $today): array
-    {
-        $chains = $rail->chains();
-        $nowS = $chains[0]->nowS ?? $today->endS();
-        $lent = array_filter($book->chainIds, function (int $id) use ($book, $rail, $nowS): bool {
-            $on = $book->fittings()->bikeOf($id, $nowS);
-
-            return $on !== null && $on !== $rail->bikeId && $book->settings->home($id, $nowS) === $rail->bikeId;
-        });
-
-        return [
-            ...array_filter(
-                $chains,
-                fn(ChainState $one) => ($book->settings->home($one->chainId, $nowS) ?? $rail->bikeId) === $rail->bikeId,
-            ),
-            ...array_map(fn(int $id) => $book->chain($id, $nowS), $lent),
-        ];
     }
 
     /** How many chains a bike wants: one that always made do with one is not told to have two; 0 if it never had any and nobody said. */

@@ -41,37 +41,6 @@ final readonly class LaneDay
         public float $coatAfter,
     ) {}
 
-    /**
-     * The same in hours alone, where each drip begins them anew: the plan counts the km that they last.
-     *
-     * @param float $kmPerHour effective
-     */
-    public function inHours(float $kmPerHour): self
-    {
-        $hours = fn(?float $km): ?float => $km === null ? null : $km / $kmPerHour;
-
-        return new self(
-            $this->day,
-            $this->chainId,
-            null,
-            null,
-            $hours($this->beforeKm),
-            $hours($this->afterKm),
-            $this->rideKm,
-            $hours($this->rideKm),
-            $this->riddenKm,
-            $this->overKm,
-            $this->offId,
-            null,
-            $hours($this->offKm),
-            $this->dripped,
-            $this->dipped,
-            $this->broken,
-            $this->coatBefore,
-            $this->coatAfter,
-        );
-    }
-
     /** Whether nothing that is left can be counted on: spent, ridden in the wet, loud, or nobody knows. */
     public function due(): bool
     {

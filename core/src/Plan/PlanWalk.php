@@ -28,6 +28,7 @@ final readonly class PlanWalk
                 $drips ? PlannedTopUp::alone((float) $bike->intervalKm, $plan->terms->topUpMinutes) : $plan->input->topUp,
             );
             [$before, $bare, $days] = [[], [], []];
+            $kmPerHour = $drips && is_int($bikeId) ? $plan->dripKmPerHour($bikeId) : null;
             for ($day = 0; $day < $plan->terms->days; $day++) {
                 $dipped = array_values(
                     array_filter(
@@ -42,10 +43,8 @@ final readonly class PlanWalk
                         : [$run->leftKm($n), $run->leftHours($n)];
                 }
                 $run->dip($dipped, $day);
-                $days[] = self::day($plan, $bike, $run, $bikeId, $day, $dipped);
+                $days[] = self::day($plan, $bike, $run, $bikeId, $day, $dipped, $kmPerHour);
             }
-            $kmPerHour = $drips && is_int($bikeId) ? $plan->dripKmPerHour($bikeId) : null;
-            $days = $kmPerHour === null ? $days : array_map(fn(LaneDay $day) => $day->inHours($kmPerHour), $days);
             foreach ($before as $n => $on) {
                 foreach ($on as $day => $left) {
                     $reasons[$day][] = self::reason(
@@ -64,41 +63,66 @@ final readonly class PlanWalk
         [$this->lanes, $this->reasons] = [$lanes, $reasons];
     }
 
-    /** @param list<int> $dipped */
-    private static function day(WorkshopPlan $plan, PlannedBike $bike, BikeRun $run, int|string $bikeId, int $day, array $dipped): LaneDay
-    {
+    /**
+     * @param list<int> $dipped
+     * @param float|null $kmPerHour what an hour of its wax goes, where a drip begins the hours anew: the plan counts the km that they last
+     */
+    private static function day(
+        WorkshopPlan $plan,
+        PlannedBike $bike,
+        BikeRun $run,
+        int|string $bikeId,
+        int $day,
+        array $dipped,
+        ?float $kmPerHour,
+    ): LaneDay {
         [$swaps, $drips] = [count($run->swaps), count($run->dripped)];
-        [$offKm, $offHours] = self::left($bike, $run, $run->on);
+        $off = self::left($bike, $run, $run->on);
         $ridden = !isset($plan->leftOut()[$bikeId][$day]) && $run->ride($day);
         $chain = $run->on;
         $km = $bike->dailyKm[$day];
-        [$leftKm, $leftHours] = self::left($bike, $run, $chain);
-        [$beforeKm, $beforeHours] = [$leftKm, $leftHours];
+        $after = $before = self::left($bike, $run, $chain);
         if ($ridden && $km > 0.0) {
-            $beforeKm = $leftKm === null ? null : min($bike->intervalKm, $leftKm + $km);
-            $beforeHours = $leftHours === null ? null : min($bike->intervalHours ?? INF, $leftHours + $bike->dailyHours[$day]);
+            $before = [
+                $after[0] === null ? null : min($bike->intervalKm, $after[0] + $km),
+                $after[1] === null ? null : min($bike->intervalHours ?? INF, $after[1] + $bike->dailyHours[$day]),
+            ];
         }
+        [$beforeKm, $beforeHours] = self::told($before, $kmPerHour);
+        [$afterKm, $afterHours] = self::told($after, $kmPerHour);
+        [$offKm, $offHours] = self::told($off, $kmPerHour);
+        $swapped = isset($run->swaps[$swaps]);
 
         return new LaneDay(
             $day,
             (int) $bike->chains[$chain]->id,
             $beforeKm,
-            $leftKm,
+            $afterKm,
             $beforeHours,
-            $leftHours,
+            $afterHours,
             $km,
-            $bike->dailyHours[$day] ?? null,
+            $kmPerHour === null ? $bike->dailyHours[$day] ?? null : $km / $kmPerHour,
             ($plan->riding[$bikeId] ?? null)->ridden[$day] ?? 0.0,
             $ridden ? max(0.0, $km - ($bike->intervalKm ?? INF)) : 0.0,
-            isset($run->swaps[$swaps]) ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
-            isset($run->swaps[$swaps]) ? $offKm : null,
-            isset($run->swaps[$swaps]) ? $offHours : null,
+            $swapped ? (int) $bike->chains[$run->swaps[$swaps][1]]->id : null,
+            $swapped ? $offKm : null,
+            $swapped ? $offHours : null,
             array_map(fn(array $one) => (int) $bike->chains[$one[1]]->id, array_slice($run->dripped, $drips)),
             array_map(fn(int $n) => (int) $bike->chains[$n]->id, $dipped),
             !$ridden,
-            $bike->coat($beforeKm, $beforeHours),
-            $bike->coat($leftKm, $leftHours),
+            $bike->coat(...$before),
+            $bike->coat(...$after),
         );
+    }
+
+    /**
+     * @param array{float|null, float|null} $left
+     *
+     * @return array{float|null, float|null} in hours alone where it is told so
+     */
+    private static function told(array $left, ?float $kmPerHour): array
+    {
+        return $kmPerHour === null || $left[0] === null ? $left : [null, $left[0] / $kmPerHour];
     }
 
     /** @return array{float|null, float|null} km and hours; null in the measure that its bike does not go by */

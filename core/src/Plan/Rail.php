@@ -16,11 +16,15 @@ use Dripel\Core\Wear\WorkshopWear;
 /** One bike as the Shed shows it: the chain on it, the chains on its rail, and how long the wax will do. */
 final readonly class Rail
 {
-    /** @param list<ChainState> $hanging in the order of the workshop's chains */
+    /**
+     * @param list<ChainState> $hanging in the order of the workshop's chains
+     * @param list<ChainState> $lent its own that are on another bike
+     */
     private function __construct(
         public int $bikeId,
         public ?ChainState $fitted,
         public array $hanging,
+        public array $lent,
         public RidingHabit $habit,
         /** Null: nobody looked ahead, or its wax outlasts all that was looked at. */
         public ?GoodUntil $goodUntil,
@@ -35,9 +39,9 @@ final readonly class Rail
      */
     public static function all(Book $book, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear = null): array
     {
-        $hooks = self::hooks($book, $nowS);
+        $homes = self::homes($book, $nowS);
 
-        return array_map(fn(int $bikeId) => self::of($book, $bikeId, $hooks[$bikeId] ?? [], $nowS, $zone, $wear), $book->bikeIds);
+        return array_map(fn(int $bikeId) => self::of($book, $bikeId, $homes[$bikeId] ?? [], $nowS, $zone, $wear), $book->bikeIds);
     }
 
     /**
@@ -47,22 +51,32 @@ final readonly class Rail
      */
     public static function ahead(Book $book, int $bikeId, array $planned, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear = null): self
     {
-        $rail = self::of($book, $bikeId, self::hooks($book, $nowS)[$bikeId] ?? [], $nowS, $zone, $wear);
+        $rail = self::of($book, $bikeId, self::homes($book, $nowS)[$bikeId] ?? [], $nowS, $zone, $wear);
         $days = GoodUntil::days(PlanTerms::daysOf($book->settings));
 
         return $rail->along(RidingPlan::of($book, $rail, $planned, $days, $nowS, $zone), LocalDay::of($nowS, $zone));
     }
 
-    /** @param list<int> $hooks */
-    private static function of(Book $book, int $bikeId, array $hooks, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear): self
+    /** @param list<int> $own the chains that are at home with it */
+    private static function of(Book $book, int $bikeId, array $own, int $nowS, DateTimeZone $zone, ?WorkshopWear $wear): self
     {
         $chainId = $book->fittings()->componentOn($bikeId, $nowS);
-        $hanging = array_map(fn(int $id) => $book->chain($id, $nowS), $hooks);
+        [$hanging, $lent] = [[], []];
+        foreach ($own as $id) {
+            $on = $book->fittings()->bikeOf($id, $nowS);
+            match ($on) {
+                null => ($hanging[] = $book->chain($id, $nowS)),
+                $bikeId => null,
+                default => ($lent[] = $book->chain($id, $nowS)),
+            };
+        }
+        $inUse = fn(ChainState $chain): bool => !$chain->retired();
 
         return new self(
             $bikeId,
             $chainId === null ? null : $book->chain($chainId, $nowS),
-            array_values(array_filter($hanging, fn(ChainState $chain) => !$chain->retired())),
+            array_values(array_filter($hanging, $inUse)),
+            array_values(array_filter($lent, $inUse)),
             RidingHabit::ofBike($book, $bikeId, $nowS, $zone),
             null,
             $book->settings,
@@ -70,18 +84,16 @@ final readonly class Rail
         );
     }
 
-    /** @return array<int, list<int>> the chains that are on no bike, by the bike that they hang with */
-    private static function hooks(Book $book, int $nowS): array
+    /** @return array<int, list<int>> chains by the bike that they hang with */
+    private static function homes(Book $book, int $nowS): array
     {
-        $hooks = [];
+        $homes = [];
         foreach ($book->chainIds as $chainId) {
             $bikeId = $book->settings->home($chainId, $nowS);
-            if ($bikeId !== null && $book->fittings()->bikeOf($chainId, $nowS) === null) {
-                $hooks[$bikeId][] = $chainId;
-            }
+            $bikeId === null || ($homes[$bikeId][] = $chainId);
         }
 
-        return $hooks;
+        return $homes;
     }
 
     /** The same rail with its wax worked out along what it will be ridden. */
@@ -91,6 +103,7 @@ final readonly class Rail
             $this->bikeId,
             $this->fitted,
             $this->hanging,
+            $this->lent,
             $this->habit,
             $this->fitted === null ? null : GoodUntil::of($this->fitted, $plan, $today),
             $this->settings,
@@ -161,6 +174,14 @@ final readonly class Rail
         return PotRefusal::greasy($chain, $this->settings) !== null;
     }
 
+    /** @return list<ChainState> what it can count on: its own, wherever they are, and not what another bike lent it */
+    public function own(): array
+    {
+        $home = $this->fitted === null ? null : $this->settings->home($this->fitted->chainId, $this->fitted->nowS) ?? $this->bikeId;
+
+        return [...$this->fitted !== null && $home === $this->bikeId ? [$this->fitted] : [], ...$this->hanging, ...$this->lent];
+    }
+
     /** @return list<ChainState> all that are in use, the one on the bike first */
     public function chains(): array
     {
@@ -172,7 +193,7 @@ final readonly class Rail
     {
         return array_values(
             array_filter(
-                $this->chains(),
+                $this->own(),
                 fn(ChainState $chain) => $chain->chainId !== $chainId && !$chain->wear->pastLimit && $this->suits($chain),
             ),
         );

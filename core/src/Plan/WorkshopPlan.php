@@ -548,19 +548,16 @@ final class WorkshopPlan
         }
         $drips = $rail->fitted->terms->dripOnly;
         // On drip wax alone the hours begin anew with each drip: as many km as they last on the slowest day.
-        $kmPerHour = $plan->slowestKmPerHour();
-        $km = $drips
-            ? min($rail->fitted->terms->intervalKm, ($rail->fitted->terms->intervalHours ?? INF) * $kmPerHour)
-            : $rail->fitted->terms->limitKm();
+        $lasts = fn(?float $km, ?float $hours): float => min($km ?? INF, $hours === null ? INF : $hours * $plan->slowestKmPerHour());
+        $limitKm = $rail->fitted->terms->limitKm();
+        $dripKm = $lasts($limitKm, $rail->fitted->terms->intervalHours);
+        $km = $drips ? (is_finite($dripKm) ? $dripKm : $rail->fitted->terms->intervalKm) : $limitKm;
         $hours = $drips ? null : $rail->fitted->terms->intervalHours;
         // What cannot be counted on is used up in every measure.
         $counts = fn(ChainState $chain): bool => $chain->wax->life !== null && $chain->wax->known && !$chain->wax->life->due();
-        $leftKm = fn(ChainState $chain): float => !$drips
-            ? $chain->wax->life->leftKm ?? (float) $km
-            : min(
-                $chain->terms->hoursAlone && is_finite($kmPerHour) ? INF : $chain->leftKm(),
-                ($chain->wax->life->leftHours ?? INF) * $kmPerHour,
-            );
+        $leftKm = fn(ChainState $chain): float => $drips && is_finite($dripKm)
+            ? $lasts($chain->wax->life?->leftKm, $chain->wax->life?->leftHours)
+            : $chain->wax->life->leftKm ?? (float) $km;
 
         return new PlannedBike(
             $rail->bikeId,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Bike;
 use App\Models\Ride;
 use App\Support\AppClock;
+use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
 
@@ -188,4 +189,16 @@ it('plans drip wax alone in the hours that the Shed shows', function (): void {
     expect(($this->plain)([$rail['about'], $rail['fitted']['left'], $lane['about'], $lane['days'][0]['text']]))
         ->toContain('drip wax every 10 h","6 h","drip wax every 10 h, as in the last eight weeks"')
         ->toContain('which takes 38 min of wax with the reserve; then 5 h 22');
+    // Ridden faster lately than in all its life: a coat is good for its hours all the same.
+    $this->post(
+        '/rides',
+        ['action_id' => (string) Str::uuid(), 'bike_id' => $this->bike->id, 'distance' => 30, 'hours' => '6:00', 'condition' => 'dry'] +
+            Bench::form(24 * 90),
+    )->assertSessionHasNoErrors();
+    $this->post(
+        "/chains/{$this->a->id}/topups",
+        ['action_id' => (string) Str::uuid(), 'distance' => 200] + Bench::form(1),
+    )->assertSessionHasNoErrors();
+    app()->forgetScopedInstances();
+    expect(($this->plain)($this->get('/ahead')->inertiaProps('plan.lanes.0.days.0.text')))->toContain('then 9 h 55');
 });

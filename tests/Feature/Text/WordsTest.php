@@ -13,6 +13,7 @@ use App\Plan\ReadPlan;
 use App\Pot\ReadBaths;
 use App\Strip\ReadJars;
 use App\Support\AppClock;
+use App\Text\ChartAxis;
 use App\Text\Duration;
 use App\Text\Names;
 use App\Text\Quantities;
@@ -123,6 +124,16 @@ it('writes figures as a person does', function (): void {
         'Wednesday 25 November 2026',
         'W 25/11',
     ]);
+});
+
+it('says nothing twice along an axis, where its places are closer than its words', function (): void {
+    $texts = fn(ChartAxis $axis): array => array_column($axis->view()['ticks'], 'text');
+    $utc = new DateTimeZone('UTC');
+    $month = new ChartAxis('', 1_793_491_200, 1_796_083_200, fn(float $atS) => gmdate('M Y', (int) $atS), 5, $utc);
+    expect($texts($month))
+        ->toBe(['Nov 2026'])
+        ->and($texts(new ChartAxis('', 0.0, 1.0, fn(float $cents) => sprintf('%.2f', floor($cents) / 100))))
+        ->toBe(['0.00', '0.01']);
 });
 
 it('reads hours however they are typed', function (string $text, ?float $hours): void {

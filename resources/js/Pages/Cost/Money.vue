@@ -35,7 +35,7 @@ const ofChains = computed(() =>
       >
       <p class="muted">{{ t('money.text') }}</p>
       <p v-if="here.whose === 'mine'" data-test="mine">{{ t('money.mine') }}</p>
-      <p v-if="unpriced && chart" class="note" role="note">
+      <p v-if="unpriced && (chart || years.length)" class="note" role="note">
         {{ unpriced }} <Link v-if="here.mayWrite" href="/books/stock#set" data-test="to-price">{{ t('books.set_price') }}</Link>
       </p>
       <section v-if="chart" class="against" aria-labelledby="against">
