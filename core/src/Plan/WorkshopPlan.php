@@ -10,6 +10,7 @@ use Dripel\Core\Input\Check;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\ChainState;
+use Dripel\Core\Logbook\Terms;
 use Dripel\Core\Maths\Memo;
 use Dripel\Core\Maths\NoMemo;
 use Dripel\Core\Riders\Whose;
@@ -548,14 +549,14 @@ final class WorkshopPlan
         }
         $drips = $rail->fitted->terms->dripOnly;
         // On drip wax alone the hours begin anew with each drip: as many km as they last on the slowest day.
-        $lasts = fn(?float $km, ?float $hours): float => min($km ?? INF, $hours === null ? INF : $hours * $plan->slowestKmPerHour());
+        $kmPerHour = self::kmPerHour($plan, $rail->fitted->terms);
+        $lasts = fn(?float $km, ?float $hours): float => min($km ?? INF, $hours === null ? INF : $hours * $kmPerHour);
         $limitKm = $rail->fitted->terms->limitKm();
-        $dripKm = $lasts($limitKm, $rail->fitted->terms->intervalHours);
-        $km = $drips ? (is_finite($dripKm) ? $dripKm : $rail->fitted->terms->intervalKm) : $limitKm;
+        $km = $drips ? $lasts($limitKm, $rail->fitted->terms->intervalHours) : $limitKm;
         $hours = $drips ? null : $rail->fitted->terms->intervalHours;
         // What cannot be counted on is used up in every measure.
         $counts = fn(ChainState $chain): bool => $chain->wax->life !== null && $chain->wax->known && !$chain->wax->life->due();
-        $leftKm = fn(ChainState $chain): float => $drips && is_finite($dripKm)
+        $leftKm = fn(ChainState $chain): float => $drips
             ? $lasts($chain->wax->life?->leftKm, $chain->wax->life?->leftHours)
             : $chain->wax->life->leftKm ?? (float) $km;
 
@@ -587,13 +588,21 @@ final class WorkshopPlan
     /** Effective km that an hour of its wax goes, on a bike of drip wax alone whose hours run out before its km; else null. */
     public function dripKmPerHour(int $bikeId): ?float
     {
-        $rail = array_find($this->rails, fn(Rail $one) => $one->bikeId === $bikeId);
-        $terms = $rail?->fitted?->terms;
-        $kmPerHour = $this->riding[$bikeId]->slowestKmPerHour();
+        $terms = array_find($this->rails, fn(Rail $one) => $one->bikeId === $bikeId)?->fitted?->terms;
+        if ($terms?->intervalHours === null) {
+            return null;
+        }
+        $kmPerHour = self::kmPerHour($this->riding[$bikeId], $terms);
 
-        return $terms?->intervalHours === null || is_infinite($kmPerHour) || $terms->intervalHours * $kmPerHour > ($terms->limitKm() ?? INF)
-            ? null
-            : $kmPerHour;
+        return $terms->intervalHours * $kmPerHour > ($terms->limitKm() ?? INF) ? null : $kmPerHour;
+    }
+
+    /** Effective km in an hour of the slowest day; of a bike by hours alone that nobody rides, what its interval comes from. */
+    private static function kmPerHour(RidingPlan $plan, Terms $terms): float
+    {
+        $slowest = $plan->slowestKmPerHour();
+
+        return is_infinite($slowest) && $terms->hoursAlone ? $terms->intervalKm / (float) $terms->intervalHours : $slowest;
     }
 
     private static function chain(

@@ -189,6 +189,11 @@ it('plans drip wax alone in the hours that the Shed shows', function (): void {
     expect(($this->plain)([$rail['about'], $rail['fitted']['left'], $lane['about'], $lane['days'][0]['text']]))
         ->toContain('drip wax every 10 h","6 h","drip wax every 10 h, as in the last eight weeks"')
         ->toContain('which takes 38 min of wax with the reserve; then 5 h 22');
+    // Also where nobody rides.
+    ($this->save)(['drip_only' => true, 'week_summer' => '0 0 0 0 0 0 0', 'week_winter' => '0 0 0 0 0 0 0'])->assertSessionHasNoErrors();
+    app()->forgetScopedInstances();
+    expect(($this->plain)($this->get('/ahead')->inertiaProps('plan.lanes.0.days.1.text')))->toContain('no ride; 6 h on A');
+    ($this->save)(['drip_only' => true, 'week_summer' => '', 'week_winter' => ''])->assertSessionHasNoErrors();
     // Ridden faster lately than in all its life: a coat is good for its hours all the same.
     $this->post(
         '/rides',
