@@ -4,22 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Archive\Backups;
-use App\Archive\VerifyFigures;
-use App\Archive\WorkshopFile;
-use App\Logbook\ReadBook;
-use App\Models\Device;
-use App\Models\Invitation;
-use App\Models\Membership;
-use App\Models\Passkey;
-use App\Models\Role;
-use App\Models\SignIn;
-use App\Models\User;
 use App\Models\Workshop;
-use App\People\Passkeys;
 use App\Support\Reach;
 use App\Text\Translator;
-use App\Text\Translators;
 use App\Text\Units;
 use App\Weather\KeptRain;
 use App\Weather\WeatherKind;
@@ -28,27 +15,19 @@ use Dripel\Core\Drip\DripCleanSchool;
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\IntervalSchool;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\PotDay\ReadySchool;
 use Dripel\Core\Wear\LimitSchool;
 use Locale;
 
 /**
- * What the workshop, the person and this device can set.
+ * What the workshop and this device can set. What only one part of the page shows is asked for when that part is opened.
  *
  * @phpstan-import-type Choice from FormProps
- * @phpstan-import-type DeviceView from DeviceProps
+ * @phpstan-import-type KeepView from KeepProps
+ * @phpstan-import-type PeopleView from PeopleProps
  *
- * @phpstan-type PersonView array{
- *     id: int,
- *     me: bool,
- *     owner: bool,
- *     roleValue: 'owner'|'member'|'viewer',
- *     name: string,
- *     email: string,
- *     role: string,
- * }
- * @phpstan-type PasskeysView array{fits: bool, list: list<array{id: int, phone: bool, text: string}>}
  * @phpstan-type SettingsValues array{
  *     name: string,
  *     time_zone: string,
@@ -89,38 +68,22 @@ use Locale;
  *         weather: list<Choice>,
  *         intervals: list<array{value: string, title: string, reason: string}>,
  *     },
- *     rain: string,
- *     people: list<PersonView>,
- *     workshops: list<array{id: int, name: string, role: string, here: bool}>,
- *     opensWorkshops: bool,
- *     bikes: list<array{id: int, name: string, interval: string, limit: string}>,
- *     devices: list<array{id: int, phone: bool, here: bool, address: string, seen: string}>,
- *     passkeys: PasskeysView|null,
- *     backup: array{text: string, old: bool}|null,
- *     verified: string,
- *     displays: list<DeviceView>,
- *     tables: list<string>,
  *     lan: string|null,
- *     invitations: list<array{id: int, role: string, until: string}>,
+ *     rain?: string,
+ *     bikes?: list<array{id: int, name: string, interval: string, limit: string}>,
+ *     people?: PeopleView,
+ *     keep?: KeepView,
  * }
  */
 final readonly class SettingsProps
 {
-    /** A backup of each night is late after so many seconds: a machine may be off for a night. */
-    private const BACKUP_OLD_S = 172_800;
-
-    public function __construct(
-        private Translators $translators,
-        private ReadBook $readBook,
-        private Backups $backups,
-        private VerifyFigures $verifyFigures,
-        private KeptRain $keptRain,
-    ) {}
+    public function __construct(private Translator $translator) {}
 
     /** What is known from tables; empty: nothing. */
-    private function rain(Workshop $workshop, Translator $translator): string
+    public function rain(KeptRain $keptRain, Workshop $workshop): string
     {
-        $known = $this->keptRain->known($workshop);
+        $translator = $this->translator;
+        $known = $keptRain->known($workshop);
 
         return $known === null
             ? ''
@@ -129,27 +92,6 @@ final readonly class SettingsProps
                 'from' => $translator->quantities->day($known[1]),
                 'until' => $translator->quantities->day($known[2]),
             ]);
-    }
-
-    /** @return list<array{id: int, name: string, role: string, here: bool}> those that a person is in */
-    private function workshops(User $user, Workshop $workshop, Translator $translator): array
-    {
-        return array_values(
-            $user
-                ->memberships()
-                ->with('workshop')
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    fn(Membership $one) => [
-                        'id' => $one->workshop_id,
-                        'name' => $this->readBook->settings($one->workshop)->text(SettingKey::WorkshopName, 0),
-                        'role' => $translator->say("ui.roles.{$one->role->value}"),
-                        'here' => $one->workshop_id === $workshop->id,
-                    ],
-                )
-                ->all(),
-        );
     }
 
     /**
@@ -192,10 +134,9 @@ final readonly class SettingsProps
     }
 
     /** @return SettingsPage */
-    public function all(Workshop $workshop, User $user, Role $role, ?SignIn $here): array
+    public function page(): array
     {
-        $book = ($this->readBook)($workshop);
-        $translator = $this->translators->current();
+        $translator = $this->translator;
         $factors = $translator->settings->factors($translator->nowS);
 
         return [
@@ -267,156 +208,23 @@ final readonly class SettingsProps
                     IntervalSchool::cases(),
                 ),
             ],
-            'rain' => $this->rain($workshop, $translator),
-            'people' => array_values(
-                $workshop
-                    ->memberships()
-                    ->with('user')
-                    ->get()
-                    ->map(
-                        fn(Membership $membership) => [
-                            'id' => $membership->id,
-                            'me' => $membership->user_id === $user->id,
-                            'owner' => $membership->role === Role::Owner,
-                            'roleValue' => $membership->role->value,
-                            'name' => $membership->user->name,
-                            'email' => $membership->user->email,
-                            'role' => $translator->say("ui.roles.{$membership->role->value}"),
-                        ],
-                    )
-                    ->all(),
-            ),
-            'workshops' => $this->workshops($user, $workshop, $translator),
-            'opensWorkshops' => $user->opens_workshops,
-            'bikes' => array_map(
-                fn(int $id) => [
-                    'id' => $id,
-                    'name' => $translator->names->bike($id),
-                    'interval' => $translator->wax->interval($book->terms()->ofBike($id, $translator->nowS)),
-                    'limit' => $translator->say("schools.{$translator->settings->limitSchool($id, $translator->nowS)->value}.name"),
-                ],
-                $book->bikeIds,
-            ),
-            'devices' => $this->devices($user, $here),
-            'passkeys' => $this->passkeys($user),
-            'backup' => $this->backup($workshop),
-            'verified' => $this->verified($workshop),
-            'displays' => (new DeviceProps($this->translators->current()))->all($workshop, Device::DISPLAY),
-            'tables' => WorkshopFile::asCsv(),
             'lan' => Reach::lan(),
-            'invitations' =>
-                $role !== Role::Owner
-                    ? []
-                    : array_values(
-                        Invitation::query()
-                            ->in($workshop)
-                            ->whereNull('accepted_by')
-                            ->where('expires_at', '>', $translator->nowS)
-                            ->get()
-                            ->map(
-                                fn(Invitation $invitation) => [
-                                    'id' => $invitation->id,
-                                    'role' => $translator->say("ui.roles.{$invitation->role->value}"),
-                                    'until' => $translator->quantities->day($invitation->expires_at),
-                                ],
-                            )
-                            ->all(),
-                    ),
         ];
     }
 
-    /** @return PasskeysView|null null: the demo, which has no door */
-    private function passkeys(User $user): ?array
+    /** @return list<array{id: int, name: string, interval: string, limit: string}> what each bike goes by */
+    public function bikes(Book $book): array
     {
-        $translator = $this->translators->current();
-        $date = fn(int $atS): string => $translator->quantities->date($atS, 'd MMM y');
+        $translator = $this->translator;
 
-        return config()->boolean('dripel.demo')
-            ? null
-            : [
-                'fits' => Passkeys::fits(request()),
-                'list' => array_values(
-                    Passkey::query()
-                        ->where('user_id', $user->id)
-                        ->orderBy('id')
-                        ->get()
-                        ->map(
-                            fn(Passkey $passkey) => [
-                                'id' => $passkey->id,
-                                'phone' => $passkey->phone,
-                                'text' => $translator->say('ui.passkeys.' . ($passkey->used_at === null ? 'added' : 'used'), [
-                                    'host' => $passkey->host,
-                                    'added' => $date($passkey->added_at),
-                                    'used' => $date($passkey->used_at ?? 0),
-                                ]),
-                            ],
-                        )
-                        ->all(),
-                ),
-            ];
-    }
-
-    /** @return array{text: string, old: bool}|null how old the newest backup of the installation is; null: the demo, which needs none */
-    private function backup(Workshop $workshop): ?array
-    {
-        $translator = $this->translators->current();
-        $newest = $this->backups->newest();
-        if (config()->boolean('dripel.demo')) {
-            return null;
-        }
-        $q = $translator->quantities;
-        // Of a workshop that was opened today there need not be one yet.
-        $sinceS = $newest->madeS ?? (int) $workshop->created_at?->getTimestamp();
-        $old = $sinceS < $translator->nowS - self::BACKUP_OLD_S;
-
-        return [
-            'old' => $old,
-            'text' =>
-                $newest === null
-                    ? $translator->say('ui.keep.backup_none')
-                    : $translator->say($old ? 'ui.keep.backup_old' : 'ui.keep.backup', [
-                        'when' => $q->dayAndTime($newest->madeS),
-                        'size' => $q->number($newest->bytes / 1e6, 1) . "\u{a0}MB",
-                    ]),
-        ];
-    }
-
-    /** When the figures were last held against the entries; empty: they were not, nothing is kept packed. */
-    private function verified(Workshop $workshop): string
-    {
-        $last = $this->verifyFigures->last($workshop);
-        $translator = $this->translators->current();
-
-        return $last === null
-            ? ''
-            : $translator->say($last[1] ? 'ui.keep.verified' : 'ui.keep.verified_not', [
-                'when' => $translator->quantities->dayAndTime($last[0]),
-            ]);
-    }
-
-    /** @return list<array{id: int, phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */
-    private function devices(User $user, ?SignIn $here): array
-    {
-        $q = $this->translators->current()->quantities;
-
-        return array_values(
-            SignIn::query()
-                ->where('user_id', $user->id)
-                ->where('expires_at', '>', $this->translators->current()->nowS)
-                ->orderByDesc('seen_at')
-                ->orderByDesc('id')
-                ->limit(20)
-                ->get()
-                ->map(
-                    fn(SignIn $signIn) => [
-                        'id' => $signIn->id,
-                        'phone' => $signIn->phone,
-                        'here' => $signIn->is($here),
-                        'address' => $signIn->address,
-                        'seen' => $q->dayAndTime($signIn->seen_at),
-                    ],
-                )
-                ->all(),
+        return array_map(
+            fn(int $id) => [
+                'id' => $id,
+                'name' => $translator->names->bike($id),
+                'interval' => $translator->wax->interval($book->terms()->ofBike($id, $translator->nowS)),
+                'limit' => $translator->say("schools.{$translator->settings->limitSchool($id, $translator->nowS)->value}.name"),
+            ],
+            $book->bikeIds,
         );
     }
 }

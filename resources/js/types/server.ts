@@ -811,6 +811,13 @@ export interface JobView {
   residues?: ResidueView[] | null
 }
 
+export interface KeepView {
+  backup: { text: string; old: boolean } | null
+  verified: string
+  displays: DeviceView[]
+  tables: string[]
+}
+
 export interface KeptInstrument {
   uncertainty: string
   marks_text: string
@@ -1061,6 +1068,15 @@ export interface PartsTablePage {
 export interface PasskeysView {
   fits: boolean
   list: { id: number; phone: boolean; text: string }[]
+}
+
+export interface PeopleView {
+  people: PersonView[]
+  workshops: { id: number; name: string; role: string; here: boolean }[]
+  opensWorkshops: boolean
+  devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
+  passkeys: PasskeysView | null
+  invitations: { id: number; role: string; until: string }[]
 }
 
 export interface PersonView {
@@ -1589,19 +1605,11 @@ export interface SettingsPage {
     weather: Choice[]
     intervals: { value: string; title: string; reason: string }[]
   }
-  rain: string
-  people: PersonView[]
-  workshops: { id: number; name: string; role: string; here: boolean }[]
-  opensWorkshops: boolean
-  bikes: { id: number; name: string; interval: string; limit: string }[]
-  devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
-  passkeys: PasskeysView | null
-  backup: { text: string; old: boolean } | null
-  verified: string
-  displays: DeviceView[]
-  tables: string[]
   lan: string | null
-  invitations: { id: number; role: string; until: string }[]
+  rain?: string
+  bikes?: { id: number; name: string; interval: string; limit: string }[]
+  people?: PeopleView
+  keep?: KeepView
 }
 
 export interface SettingsValues {

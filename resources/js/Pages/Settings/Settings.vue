@@ -15,6 +15,7 @@ import WeatherPanel from '@/components/settings/WeatherPanel.vue'
 import WorkshopList from '@/components/settings/WorkshopList.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
+import { useOpened } from '@/composables/useOpened'
 import { usePart } from '@/composables/usePart'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
@@ -30,6 +31,8 @@ const here = useHere()
 const { form, submit } = useActionForm({ ...props.values, factors: { ...props.values.factors }, also_past: false })
 const parts = ['workshop', 'wax', 'drip', 'roads', 'people', 'device', 'keep'] as const
 const { part, choose } = usePart(parts)
+const shows = { wax: 'bikes', roads: 'rain', people: 'people', keep: 'keep' } as const
+const opened = useOpened(props, Object.values(shows), () => shows[part.value as keyof typeof shows] ?? null)
 // A part is drawn when it is first looked at, and stays with what was typed in it.
 const drawn = reactive(new Set<string>())
 watch(part, (one) => drawn.add(one), { immediate: true })
@@ -101,8 +104,8 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
               <p class="muted small reason">{{ reasonOf(choices.schools, form.limit_school) }}</p>
             </div>
             <TapChoice v-model="form.ready_school" :legend="t('settings.ready')" :options="choices.ready" test="ready-school" />
-            <ul v-if="bikes.length" class="bikes">
-              <li v-for="bike in bikes" :key="bike.id">
+            <ul v-if="opened.bikes?.length" class="bikes">
+              <li v-for="bike in opened.bikes" :key="bike.id">
                 <span
                   ><b>{{ bike.name }}</b
                   >, {{ bike.interval }}, {{ bike.limit }}</span
@@ -164,22 +167,20 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           </div>
         </fieldset>
       </form>
-      <WeatherPanel v-if="part === 'roads' && form.weather === 'table' && here.mayWrite" class="narrow" :rain="rain" />
-      <WorkshopList v-if="part === 'people'" class="narrow" :workshops="workshops" :opens="opensWorkshops" />
-      <PeoplePanel
-        v-if="part === 'people'"
+      <WeatherPanel
+        v-if="part === 'roads' && form.weather === 'table' && here.mayWrite && opened.rain !== undefined"
         class="narrow"
-        :people="people"
-        :invitations="invitations"
-        :devices="devices"
-        :passkeys="passkeys" />
-      <KeepPanel
-        v-if="part === 'keep' && here.mayWrite"
-        class="narrow"
-        :tables="tables"
-        :backup="backup"
-        :verified="verified"
-        :displays="displays" />
+        :rain="opened.rain" />
+      <template v-if="part === 'people' && opened.people">
+        <WorkshopList class="narrow" :workshops="opened.people.workshops" :opens-workshops="opened.people.opensWorkshops" />
+        <PeoplePanel
+          class="narrow"
+          :people="opened.people.people"
+          :invitations="opened.people.invitations"
+          :devices="opened.people.devices"
+          :passkeys="opened.people.passkeys" />
+      </template>
+      <KeepPanel v-if="part === 'keep' && here.mayWrite && opened.keep" class="narrow" v-bind="opened.keep" />
       <ThisDevice v-if="part === 'device'" class="narrow" :lan="lan" />
     </div>
   </AppShell>

@@ -8,10 +8,10 @@ import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { t } from '@/composables/useText'
 import type { TextKey } from '@/types/texts'
-import type { DeviceView } from '@/types/server'
+import type { KeepView } from '@/types/server'
 
 /** The workshop as a file, its tables, tags to print; the owner also restores and empties. */
-defineProps<{ tables: string[]; backup: { text: string; old: boolean } | null; verified: string; displays: DeviceView[] }>()
+defineProps<KeepView>()
 const here = useHere()
 const file = ref<HTMLInputElement | null>(null)
 const restore = useForm<{ file: File | null }>({ file: null })
@@ -53,7 +53,7 @@ const clear = () => confirmed(() => empty.post('/empty', { preserveScroll: true,
       :name-label="t('keep.display_name')"
       :verb="t('keep.display_do')"
       example=""
-      reload="displays"
+      reload="keep"
       test="display" />
     <template v-if="here.role === 'owner'">
       <label class="file"

@@ -17,7 +17,7 @@ const add = () =>
     const outcome = await addPasskey()
     busy.value = false
     problem.value = outcome.ok ? '' : outcome.text
-    if (outcome.ok) router.reload()
+    if (outcome.ok) router.reload({ only: ['people'] })
   })
 const remove = (id: number) => router.delete(`/passkeys/${id}`, { preserveScroll: true })
 </script>

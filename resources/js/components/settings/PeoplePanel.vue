@@ -7,15 +7,10 @@ import PushButton from '@/components/layout/PushButton.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { useHere } from '@/composables/useHere'
 import { choicesOf, t } from '@/composables/useText'
-import type { PasskeysView, PersonView } from '@/types/server'
+import type { PeopleView, PersonView } from '@/types/server'
 
 /** Who is in the workshop, as what, and on which devices; the owner invites, changes roles, hands over. */
-defineProps<{
-  people: PersonView[]
-  invitations: { id: number; role: string; until: string }[]
-  passkeys: PasskeysView | null
-  devices: { id: number; phone: boolean; here: boolean; address: string; seen: string }[]
-}>()
+defineProps<Omit<PeopleView, 'workshops' | 'opensWorkshops'>>()
 const here = useHere()
 const page = usePage()
 const invite = useForm({ role: 'member' })

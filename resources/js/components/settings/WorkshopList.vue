@@ -4,14 +4,15 @@ import PushButton from '@/components/layout/PushButton.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { confirmed } from '@/composables/useConfirmed'
 import { t } from '@/composables/useText'
+import type { PeopleView } from '@/types/server'
 
 /** The workshops somebody is in, and the form that opens a further one. */
-defineProps<{ workshops: { id: number; name: string; role: string; here: boolean }[]; opens: boolean }>()
+defineProps<Pick<PeopleView, 'workshops' | 'opensWorkshops'>>()
 const form = useForm({ workshop: '' })
 </script>
 
 <template>
-  <section v-if="workshops.length > 1 || opens" aria-labelledby="workshops">
+  <section v-if="workshops.length > 1 || opensWorkshops" aria-labelledby="workshops">
     <h2 id="workshops">{{ t('workshops.title') }}</h2>
     <ul>
       <li v-for="workshop in workshops" :key="workshop.id" class="row" data-test="workshop">
@@ -28,7 +29,7 @@ const form = useForm({ workshop: '' })
         >
       </li>
     </ul>
-    <form v-if="opens" class="row" @submit.prevent="confirmed(() => form.post('/workshops'))">
+    <form v-if="opensWorkshops" class="row" @submit.prevent="confirmed(() => form.post('/workshops'))">
       <TextField
         v-model="form.workshop"
         :label="t('workshops.name')"

@@ -1,0 +1,21 @@
+import { router, usePage } from '@inertiajs/vue3'
+import { computed, nextTick, reactive, watch } from 'vue'
+
+/**
+ * What only an open part of the page shows: asked for when the part is opened, and again after each answer that came without it. What was
+ * last there stays meanwhile, with whatever somebody has begun in it.
+ *
+ * @param wanted the property that the open part shows; null: none
+ */
+export function useOpened<P extends object>(props: P, names: readonly (keyof P & string)[], wanted: () => (keyof P & string) | null) {
+  const page = usePage()
+  const last = reactive(new Map<keyof P, unknown>())
+  function look(): void {
+    for (const name of names) if (props[name] !== undefined) last.set(name, props[name])
+    const name = wanted()
+    if (name !== null && props[name] === undefined) router.reload({ only: [name], preserveErrors: true })
+  }
+  void nextTick(look)
+  watch([() => page.props, wanted], look)
+  return computed(() => Object.fromEntries(last) as Partial<P>)
+}
