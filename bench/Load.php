@@ -61,7 +61,7 @@ final readonly class Load
 
     private static function run(string $name, bool $served, int $connections, int $seconds): bool
     {
-        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z'));
+        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z'), linked: true);
         $folder = sys_get_temp_dir() . '/dripel-load-' . bin2hex(random_bytes(4));
         mkdir($folder);
         $load = new self($server, $folder);

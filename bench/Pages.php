@@ -32,7 +32,7 @@ final readonly class Pages
 
     public static function print(): void
     {
-        $demo = self::measure(Server::start(gmdate('Y-m-d\TH:i:s\Z')));
+        $demo = self::measure(Server::start(gmdate('Y-m-d\TH:i:s\Z'), linked: true));
         $old = array_map(fn(int $years) => self::measure(self::grown($years)), [2 => 2, 20 => 20, 40 => 40]);
         printf("%-10s %8s %8s %9s %9s %6s %6s\n", 'page, ms', 'demo', '2 years', '20 years', '40 years', 'times', 'times');
         foreach ($demo as $page => $ms) {
@@ -52,8 +52,8 @@ final readonly class Pages
     /** What each page of one workshop costs where an installation has so many others. */
     public static function printAmong(int $workshops): void
     {
-        $alone = self::measure(Server::start(gmdate('Y-m-d\TH:i:s\Z')));
-        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z'));
+        $alone = self::measure(Server::start(gmdate('Y-m-d\TH:i:s\Z'), linked: true));
+        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z'), linked: true);
         $rows = (new ManyWorkshops($server->database(), $workshops))();
         $among = self::measure($server);
         printf("%-10s %8s %12s   (%s rows were added)\n", 'page, ms', 'alone', "of {$workshops}", number_format($rows));
@@ -74,7 +74,7 @@ final readonly class Pages
 
     public static function grown(int $years): Server
     {
-        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z', time() - 1), demo: false, demoMode: true);
+        $server = Server::start(gmdate('Y-m-d\TH:i:s\Z', time() - 1), demo: false, demoMode: true, linked: true);
         $grow =
             '$app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $app->make(Bench\ManyYears::class)((int) $argv[1]); $app->make(App\Logbook\PastRides::class)->keep(App\Models\Workshop::query()->sole());';
         (new Process(

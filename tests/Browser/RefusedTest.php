@@ -10,7 +10,7 @@ use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Server;
 
 beforeEach(function (): void {
-    $this->server = Server::start('2026-11-25T12:20:00+01:00');
+    $this->server = Server::start('2026-11-25T12:20:00+01:00', linked: true);
     $this->chromium = Chromium::start();
     $this->driver = $this->chromium->driver;
     ShedPage::open($this->driver, $this->server->url, '/sign-in')->enterDemo();

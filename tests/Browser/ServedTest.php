@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Workshop\SettingsController;
+use Dripel\Core\Logbook\Book;
+use Illuminate\Foundation\Application;
+use Inertia\Inertia;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
 use Tests\Browser\Support\Ports;
@@ -44,6 +49,24 @@ it('fills in every blank of what serves it, with the limits that the screens pro
     }
     $left = new Process(["{$this->root}/deploy/render", $this->folder, 'BACKUPS=@THERE@']);
     expect($left->run())->toBe(1)->and($left->getErrorOutput())->toContain('@THERE@');
+});
+
+it('links what pages are made of when PHP starts, all of it', function (): void {
+    (new Process(["{$this->root}/deploy/render", $this->folder, 'USER=' . (posix_getpwuid(posix_geteuid())['name'] ?? 'root')]))->mustRun();
+    preg_match_all('/^(opcache\S+) = (\S+)$/m', (string) file_get_contents("{$this->folder}/php.ini"), $options, PREG_SET_ORDER);
+    $php = new Process([
+        PHP_BINARY,
+        '-d',
+        'opcache.enable_cli=1',
+        ...array_merge(...array_map(fn(array $option) => ['-d', "{$option[1]}={$option[2]}"], $options)),
+        '-r',
+        'echo implode(" ", opcache_get_status()["preload_statistics"]["classes"]);',
+    ]);
+    $linked = explode(' ', $php->mustRun()->getOutput());
+    expect($linked)
+        ->toContain(Book::class, SettingsController::class, Application::class, Inertia::class, Request::class)
+        ->and($php->getOutput() . $php->getErrorOutput())
+        ->not->toContain("Can't preload");
 });
 
 it('is served by nginx and php-fpm as deploy/ sets them up', function (): void {

@@ -68,7 +68,7 @@ final class ScreensWalk
     /** @param bool $followed whether it goes from page to page as links do; else each is opened by its address */
     public static function walk(string $scheme, int $width, bool $followed = false): void
     {
-        $server = Server::start('2026-11-25T12:20:00+01:00');
+        $server = Server::start('2026-11-25T12:20:00+01:00', linked: true);
         $chromium = Chromium::start();
         try {
             self::screens($server, $chromium, $scheme, $width, $followed);
