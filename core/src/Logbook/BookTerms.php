@@ -40,7 +40,7 @@ final class BookTerms
             $learnedKm !== null,
             $settings->dripOnly($bikeId, $atS),
             $hoursAlone,
-            $hours === null ? 0.0 : Pace::counted($this->book->ridesOf($bikeId), $hoursAlone),
+            $hours === null ? 0.0 : $this->hoursPerKm($bikeId, $hoursAlone),
         );
     }
 
@@ -57,7 +57,17 @@ final class BookTerms
     /** Effective km in an hour of all its rides that were timed; where none was, of those that were not, at the usual pace. */
     private function kmPerHour(int $bikeId): float
     {
-        return $this->kmPerHour[$bikeId] ??= $this->findKmPerHour($this->book->ridesOf($bikeId)->all());
+        return $this->kmPerHour[$bikeId] ??= $this->book->kept(
+            "km per hour {$bikeId}",
+            fn() => $this->findKmPerHour($this->book->ridesOf($bikeId)->all()),
+        );
+    }
+
+    private function hoursPerKm(int $bikeId, bool $hoursAlone): float
+    {
+        $alone = $hoursAlone ? 'alone' : 'beside';
+
+        return $this->book->kept("hours per km {$alone} {$bikeId}", fn() => Pace::counted($this->book->ridesOf($bikeId), $hoursAlone));
     }
 
     /** @param list<Ride> $rides */
