@@ -33,6 +33,21 @@ final readonly class InBrowser
     }, 2500)
     JS;
 
+    /** What the longest task is once something was tapped: a dialog that opens for the first time, closes, opens again. */
+    private const TAPS = [
+        'a ride is logged' => "document.querySelector('[data-test^=\"ride-\"]').click()",
+        'closed' => "document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))",
+        'and again' => "document.querySelector('[data-test^=\"ride-\"]').click()",
+    ];
+
+    private const TAP = <<<'JS'
+    const done = arguments[arguments.length - 1]
+    let task = 0
+    new PerformanceObserver((list) => list.getEntries().forEach((entry) => (task = Math.max(task, entry.duration)))).observe({ type: 'longtask' })
+    eval(arguments[0])
+    setTimeout(() => done(task), 2000)
+    JS;
+
     public static function print(): void
     {
         printf("%-22s %9s %9s %9s %7s %7s\n", 'page', 'answer ms', 'paint ms', 'task ms', 'shift', 'nodes');
@@ -50,8 +65,22 @@ final readonly class InBrowser
                 $least = array_map(min(...), ...$all);
                 printf("%-22s %9.0f %9.0f %9.0f %7.3f %7d\n", "{$name}, {$of}", $least[4], $least[0], $least[1], $least[2], $least[3]);
             }
+            self::printTaps($chromium, $server, $of);
             $chromium->stop();
             $server->stop();
+        }
+    }
+
+    private static function printTaps(Chromium $chromium, Server $server, string $of): void
+    {
+        $all = [];
+        for ($opening = 0; $opening < self::OPENINGS; $opening++) {
+            $chromium->driver->get($server->url . '/');
+            $chromium->driver->executeAsyncScript(self::READ);
+            $all[] = array_map(fn(string $tap) => (float) $chromium->driver->executeAsyncScript(self::TAP, [$tap]), self::TAPS);
+        }
+        foreach (array_keys(self::TAPS) as $tap) {
+            printf("%-22s %9s %9s %9.0f\n", "{$tap}, {$of}", '', '', min(array_column($all, $tap)));
         }
     }
 }

@@ -5,7 +5,8 @@ import type { Page } from '@inertiajs/core'
 import { createInertiaApp, router } from '@inertiajs/vue3'
 import { createApp, h, markRaw, type DefineComponent } from 'vue'
 import { http } from './composables/http'
-import { pageCame } from './composables/nowHere'
+import { whenIdle } from './composables/lazily'
+import { nowHere, pageCame } from './composables/nowHere'
 import { watchUnderWay } from './composables/underWay'
 import { startTheme } from './composables/useDayNight'
 import { keepSoon } from './offline/pages'
@@ -26,6 +27,8 @@ watchUnderWay()
 /** A page has come: from the machine, or as this device kept it. */
 function came(page: Page): void {
   pageCame(page.props.kept || Date.now())
+  // The first form that is opened does not wait for the calendar of the workshop's zone.
+  whenIdle(nowHere)
   keepSoon(page)
 }
 router.on('success', (event) => came(event.detail.page))

@@ -5,17 +5,27 @@ import type { FormDefaults } from '@/types/server'
 let cameMs = Date.now()
 export const pageCame = (atMs: number) => (cameMs = atMs)
 
+/** One of each zone: to make one takes a phone a tenth of a second. */
+const formatters = new Map<string, Intl.DateTimeFormat>()
+function formatter(timeZone: string): Intl.DateTimeFormat {
+  const made =
+    formatters.get(timeZone) ??
+    new Intl.DateTimeFormat('en-GB', {
+      timeZone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    })
+  formatters.set(timeZone, made)
+  return made
+}
+
 /** A moment of this device's clock as a day and a time in the workshop. */
 function local(ms: number): { date: string; time: string } {
-  const parts = new Intl.DateTimeFormat('en-GB', {
-    timeZone: usePage().props.here?.calendar.zone ?? 'UTC',
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  }).formatToParts(new Date(workshopMs(ms)))
+  const parts = formatter(usePage().props.here?.calendar.zone ?? 'UTC').formatToParts(new Date(workshopMs(ms)))
   const part = (type: string) => parts.find((one) => one.type === type)?.value ?? ''
   return { date: `${part('year')}-${part('month')}-${part('day')}`, time: `${part('hour')}:${part('minute')}` }
 }

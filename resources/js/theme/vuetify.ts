@@ -9,6 +9,7 @@ import {
   mdiMinusBox,
 } from '@mdi/js'
 import { createVuetify } from 'vuetify'
+import { holdPage } from './holdPage'
 import { themeOf } from './tokens'
 
 /** What this page's own elements are known by (App\Http\Middleware\SecurityHeaders). */
@@ -37,7 +38,7 @@ export function makeVuetify(theme: 'day' | 'night') {
       VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
-      VDialog: { maxWidth: 520, scrollable: true },
+      VDialog: { maxWidth: 520, scrollable: true, scrollStrategy: holdPage },
       VCard: { rounded: 'sm', elevation: 0 },
       VMenu: { location: 'bottom end' },
     },
