@@ -1477,6 +1477,7 @@ return [
         'keys_hint' => 'On this device. Switch them off if a speech or switch input types letters.',
         'save' => 'Save settings',
         'parts' => 'Parts of the settings',
+        'later' => 'No connection: the rest of this part opens once the machine answers.',
         'part' => [
             'workshop' => 'Workshop',
             'wax' => 'Waxing',

@@ -1,12 +1,13 @@
 import { nextTick, ref, shallowReactive } from 'vue'
 import { expect, it, vi } from 'vitest'
 import { useOpened } from '@/composables/useOpened'
+import { offline } from '@/offline/reach'
 import { within } from './support'
 
 const inertia = vi.hoisted(() => ({ page: null as unknown as { props: object }, asked: [] as unknown[] }))
 vi.mock('@inertiajs/vue3', () => ({
   usePage: () => inertia.page,
-  router: { reload: (wish: unknown) => inertia.asked.push(wish) },
+  router: { reload: (wish: unknown) => inertia.asked.push(wish), on: () => undefined },
 }))
 
 it('asks for a part when it is opened and after each answer without it, and keeps what was there', async () => {
@@ -31,7 +32,12 @@ it('asks for a part when it is opened and after each answer without it, and keep
   await answer()
   expect(inertia.asked.length).toBe(3)
   await answer(['Jo', 'Mo'])
+  // Nobody is asked who cannot be reached, but once they can.
+  offline.value = true
   part.value = 'keep'
+  await nextTick()
+  expect(inertia.asked.length).toBe(3)
+  offline.value = false
   await nextTick()
   expect(inertia.asked.slice(3)).toEqual([{ only: ['keep'], preserveErrors: true }])
   // What is there is not asked for again.

@@ -1280,6 +1280,7 @@ export type TextKey =
   | 'settings.keys_hint'
   | 'settings.save'
   | 'settings.parts'
+  | 'settings.later'
   | 'settings.part.workshop'
   | 'settings.part.wax'
   | 'settings.part.drip'

@@ -15,6 +15,7 @@ import WeatherPanel from '@/components/settings/WeatherPanel.vue'
 import WorkshopList from '@/components/settings/WorkshopList.vue'
 import TextField from '@/components/forms/TextField.vue'
 import { useActionForm } from '@/composables/useActionForm'
+import { offline } from '@/offline/reach'
 import { useOpened } from '@/composables/useOpened'
 import { usePart } from '@/composables/usePart'
 import { useHere } from '@/composables/useHere'
@@ -32,7 +33,8 @@ const { form, submit } = useActionForm({ ...props.values, factors: { ...props.va
 const parts = ['workshop', 'wax', 'drip', 'roads', 'people', 'device', 'keep'] as const
 const { part, choose } = usePart(parts)
 const shows = { wax: 'bikes', roads: 'rain', people: 'people', keep: 'keep' } as const
-const opened = useOpened(props, Object.values(shows), () => shows[part.value as keyof typeof shows] ?? null)
+const shown = computed(() => shows[part.value as keyof typeof shows] ?? null)
+const opened = useOpened(props, Object.values(shows), () => shown.value)
 // A part is drawn when it is first looked at, and stays with what was typed in it.
 const drawn = reactive(new Set<string>())
 watch(part, (one) => drawn.add(one), { immediate: true })
@@ -181,6 +183,7 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
           :passkeys="opened.people.passkeys" />
       </template>
       <KeepPanel v-if="part === 'keep' && here.mayWrite && opened.keep" class="narrow" v-bind="opened.keep" />
+      <p v-if="offline && shown && opened[shown] === undefined" class="later muted" role="status">{{ t('settings.later') }}</p>
       <ThisDevice v-if="part === 'device'" class="narrow" :lan="lan" />
     </div>
   </AppShell>
@@ -192,6 +195,9 @@ const interval = computed(() => reasonOf(props.choices.intervals, form.interval)
 }
 .reason {
   margin: 8px 0 0;
+}
+.later {
+  margin-top: 12px;
 }
 .taps {
   display: flex;
