@@ -90,6 +90,16 @@ class Page
         return $this;
     }
 
+    /** On the phone what is folded away is drawn when it is opened: as if it had been, so that it is known which of them holds a part. */
+    private function drawFolded(): null
+    {
+        $this->driver->executeScript(
+            "document.querySelectorAll('details.phone-fold').forEach((fold) => fold.dispatchEvent(new Event('toggle')))",
+        );
+
+        return null;
+    }
+
     /** Opens what a part is folded into: on the phone much is a line until it is tapped. */
     private function unfold(string $part): static
     {
@@ -199,7 +209,9 @@ class Page
         }
 
         try {
-            return $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => $this->driver->findElements($this->by($part))[0] ?? null);
+            return $this->driver
+                ->wait(self::PATIENCE_S, 50)
+                ->until(fn() => $this->driver->findElements($this->by($part))[0] ?? $this->drawFolded());
         } catch (TimeoutException) {
             throw new TimeoutException("{$part} never came\n{$this->whereItStands()}");
         }
