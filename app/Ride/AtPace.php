@@ -7,7 +7,6 @@ namespace App\Ride;
 use App\Logbook\ReadBook;
 use App\Models\Bike;
 use App\Support\CurrentWorkshop;
-use Dripel\Core\Logbook\Pace;
 
 /** How far a ride went of which only the time is known: as far as its bike usually gets in it. */
 final readonly class AtPace
@@ -17,7 +16,7 @@ final readonly class AtPace
     /** @return float|null in km as ridden, to the tenth; null where nobody knows the bike, or none of its rides was timed */
     public function km(?Bike $bike, float $hours): ?float
     {
-        $pace = $bike === null ? null : Pace::hoursPerKm(($this->readBook)($this->current->workshop())->ridesOf($bike->id));
+        $pace = $bike === null ? null : ($this->readBook)($this->current->workshop())->hoursPerKm($bike->id);
 
         return $pace === null ? null : max(0.1, round($hours / $pace, 1));
     }

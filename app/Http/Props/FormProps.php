@@ -9,7 +9,6 @@ use App\Text\WearWords;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\WaxTopUp;
 use Dripel\Core\Logbook\Book;
-use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Wear\Instrument;
 
@@ -130,7 +129,7 @@ final readonly class FormProps
     /** What an empty distance comes to; empty where none of its rides was timed. */
     private function pace(int $bikeId): string
     {
-        $hoursPerKm = Pace::hoursPerKm($this->book->ridesOf($bikeId));
+        $hoursPerKm = $this->book->hoursPerKm($bikeId);
 
         return $hoursPerKm === null
             ? ''

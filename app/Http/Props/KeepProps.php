@@ -44,11 +44,11 @@ final readonly class KeepProps
     /** @return array{text: string, old: bool}|null how old the newest backup of the installation is; null: the demo, which needs none */
     private function backup(Workshop $workshop): ?array
     {
-        $translator = $this->translators->current();
-        $newest = $this->backups->newest();
         if (config()->boolean('dripel.demo')) {
             return null;
         }
+        $translator = $this->translators->current();
+        $newest = $this->backups->newest();
         $q = $translator->quantities;
         // Of a workshop that was opened today there need not be one yet.
         $sinceS = $newest->madeS ?? (int) $workshop->created_at?->getTimestamp();

@@ -13,7 +13,6 @@ use App\Models\SignIn;
 use App\Models\User;
 use App\Models\Workshop;
 use App\People\Passkeys;
-use App\Text\Translator;
 use App\Text\Translators;
 use Dripel\Core\Logbook\SettingKey;
 
@@ -67,7 +66,7 @@ final readonly class PeopleProps
                     )
                     ->all(),
             ),
-            'workshops' => $this->workshops($user, $workshop, $translator),
+            'workshops' => $this->workshops($user, $workshop),
             'opensWorkshops' => $user->opens_workshops,
             'devices' => $this->devices($user, $here),
             'passkeys' => $this->passkeys($user),
@@ -93,8 +92,10 @@ final readonly class PeopleProps
     }
 
     /** @return list<array{id: int, name: string, role: string, here: bool}> those that a person is in */
-    private function workshops(User $user, Workshop $workshop, Translator $translator): array
+    private function workshops(User $user, Workshop $workshop): array
     {
+        $translator = $this->translators->current();
+
         return array_values(
             $user
                 ->memberships()
@@ -147,12 +148,12 @@ final readonly class PeopleProps
     /** @return list<array{id: int, phone: bool, here: bool, address: string, seen: string}> where somebody is signed in, the last seen first */
     private function devices(User $user, ?SignIn $here): array
     {
-        $q = $this->translators->current()->quantities;
+        $translator = $this->translators->current();
 
         return array_values(
             SignIn::query()
                 ->where('user_id', $user->id)
-                ->where('expires_at', '>', $this->translators->current()->nowS)
+                ->where('expires_at', '>', $translator->nowS)
                 ->orderByDesc('seen_at')
                 ->orderByDesc('id')
                 ->limit(20)
@@ -163,7 +164,7 @@ final readonly class PeopleProps
                         'phone' => $signIn->phone,
                         'here' => $signIn->is($here),
                         'address' => $signIn->address,
-                        'seen' => $q->dayAndTime($signIn->seen_at),
+                        'seen' => $translator->quantities->dayAndTime($signIn->seen_at),
                     ],
                 )
                 ->all(),

@@ -353,6 +353,12 @@ final class Book
         return $this->kept("last ridden {$bikeId}", fn() => $this->ridesOf($bikeId)->last()?->moment->unixS);
     }
 
+    /** Of all rides of a bike that were timed; null where none was. */
+    public function hoursPerKm(int $bikeId): ?float
+    {
+        return $this->kept("hours per km {$bikeId}", fn() => Pace::hoursPerKm($this->ridesOf($bikeId)));
+    }
+
     /** Of the first that is asked for only its own events are read; whoever asks for a second one mostly wants them all. */
     public function history(int $chainId): ChainHistory
     {

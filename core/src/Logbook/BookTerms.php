@@ -40,7 +40,7 @@ final class BookTerms
             $learnedKm !== null,
             $settings->dripOnly($bikeId, $atS),
             $hoursAlone,
-            $hours === null ? 0.0 : $this->hoursPerKm($bikeId, $hoursAlone),
+            $hours === null ? 0.0 : Pace::counted($this->book->hoursPerKm($bikeId), $hoursAlone),
         );
     }
 
@@ -61,13 +61,6 @@ final class BookTerms
             "km per hour {$bikeId}",
             fn() => $this->findKmPerHour($this->book->ridesOf($bikeId)->all()),
         );
-    }
-
-    private function hoursPerKm(int $bikeId, bool $hoursAlone): float
-    {
-        $alone = $hoursAlone ? 'alone' : 'beside';
-
-        return $this->book->kept("hours per km {$alone} {$bikeId}", fn() => Pace::counted($this->book->ridesOf($bikeId), $hoursAlone));
     }
 
     /** @param list<Ride> $rides */

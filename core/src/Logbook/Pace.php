@@ -21,9 +21,11 @@ final readonly class Pace
     /**
      * What an untimed ride counts for, in hours per km as ridden. Where no ride was timed: the usual pace if hours alone say when wax is
      * due, which else would never be; beside an interval in km no hours at all.
+     *
+     * @param float|null $hoursPerKm of the rides that were timed; null: none was
      */
-    public static function counted(Rides $rides, bool $hoursAlone): float
+    public static function counted(?float $hoursPerKm, bool $hoursAlone): float
     {
-        return self::hoursPerKm($rides) ?? ($hoursAlone ? 1.0 / self::USUAL_KMH : 0.0);
+        return $hoursPerKm ?? ($hoursAlone ? 1.0 / self::USUAL_KMH : 0.0);
     }
 }

@@ -9,7 +9,6 @@ use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Pace;
 use Dripel\Core\Logbook\Precision;
 use Dripel\Core\Logbook\Ride;
-use Dripel\Core\Logbook\Rides;
 
 /**
  * A ride that was written down drier than the rain has it: dry is what nobody chose. One that was written down wetter is believed, so is
@@ -41,7 +40,7 @@ final readonly class WetterRide
 
     private static function hours(Book $book, Ride $ride): float
     {
-        return $ride->hours ?? $ride->km * Pace::counted($ride->bikeId === null ? Rides::of([]) : $book->ridesOf($ride->bikeId), true);
+        return $ride->hours ?? $ride->km * Pace::counted($ride->bikeId === null ? null : $book->hoursPerKm($ride->bikeId), true);
     }
 
     private static function isWetter(Condition $guess, Condition $written): bool

@@ -1,5 +1,5 @@
 import { router, usePage } from '@inertiajs/vue3'
-import { computed, nextTick, reactive, watch } from 'vue'
+import { computed, nextTick, shallowReactive, watch } from 'vue'
 import { offline } from '@/offline/reach'
 import { renewPage } from './renewPage'
 
@@ -11,7 +11,7 @@ import { renewPage } from './renewPage'
  */
 export function useOpened<P extends object>(props: P, names: readonly (keyof P & string)[], wanted: () => (keyof P & string) | null) {
   const page = usePage()
-  const last = reactive(new Map<keyof P, unknown>())
+  const last = shallowReactive(new Map<keyof P, unknown>())
   function look(): void {
     for (const name of names) if (props[name] !== undefined) last.set(name, props[name])
     const name = wanted()

@@ -91,7 +91,7 @@ it('backs up each night, once, and Settings says how old the last one is', funct
     $said = function () use ($bench): array {
         app()->forgetScopedInstances();
 
-        return $this->actingAs($bench->owner->refresh())->opened('/settings', 'keep')['backup'];
+        return Bench::deferred($this->actingAs($bench->owner->refresh()), '/settings', 'keep')['keep']['backup'];
     };
     $bench->workshop->forceFill(['created_at' => '2026-11-20 12:00:00'])->save();
     expect($said())->toBe(['old' => true, 'text' => __('ui.keep.backup_none')]);

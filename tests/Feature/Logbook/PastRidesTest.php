@@ -77,7 +77,7 @@ it('packs them in the queue once there is something to pack, and says in Setting
     app(LogRide::class)($this->bench->by(), ($this->day)(100));
     expect(($this->cuts)())->toBe([0 => '2026-09-01', $this->heron->id => '2026-09-01']);
     $this->actingAs($this->bench->owner);
-    expect($this->opened('/settings', 'keep')['verified'])->toStartWith('Last check of the figures against every entry: ');
+    expect(Bench::deferred($this, '/settings', 'keep')['keep']['verified'])->toStartWith('Last check of the figures against every entry: ');
     // A ride on a bike of which nothing was packed.
     app(LogRide::class)($this->bench->by(), ($this->day)(90, $this->egret));
     expect(($this->cuts)())

@@ -21,7 +21,7 @@ it('lets in whoever holds a key that was added here, once for each question, und
     expect($offered())->toBeFalse();
 
     $this->actingAs($bench->owner);
-    expect($this->opened('/settings', 'people')['passkeys'])->toBe(['fits' => true, 'list' => []]);
+    expect(Bench::deferred($this, '/settings', 'people')['people']['passkeys'])->toBe(['fits' => true, 'list' => []]);
     // A key that was asked for under another name, and an answer to another question, prove nothing.
     $add((new Authenticator('localhost', 'http://evil.example'))->register($ask('new')))->assertJsonValidationErrors('passkey');
     $add($phone->register(str_repeat('A', 43)))->assertJsonValidationErrors('passkey');
@@ -73,7 +73,7 @@ it('asks for the password before a key is added, and offers none where browsers 
     $bench = new Bench();
     config(['dripel.hosts' => ['192.0.2.7', 'bike.home.example']]);
     $this->actingAs($bench->owner);
-    $fits = fn(string $url): bool => $this->opened("{$url}/settings", 'people')['passkeys']['fits'];
+    $fits = fn(string $url): bool => Bench::deferred($this, "{$url}/settings", 'people')['people']['passkeys']['fits'];
     expect($fits('https://192.0.2.7'))
         ->toBeFalse()
         ->and($fits('http://bike.home.example'))

@@ -113,7 +113,7 @@ it('remembers each browser on its own, for thirty days, and signs out one by one
     $desk = $signIn('Mozilla/5.0 (X11)');
     expect(count(array_unique([$phone, $tablet, $desk])))->toBe(3);
 
-    $devices = $this->opened('/settings', 'people')['devices'];
+    $devices = Bench::deferred($this, '/settings', 'people')['people']['devices'];
     expect(array_column($devices, 'here'))
         ->toBe([true, false, false])
         ->and(array_column($devices, 'phone'))

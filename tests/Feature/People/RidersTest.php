@@ -172,7 +172,7 @@ it('keeps a person\'s workshops apart and lets them go from one to the other', f
         ->assertInertia(fn(AssertableInertia $page) => $page->component('People/Join')->where('person', 'Mo')->where('open', true));
     $this->post($link)->assertRedirect('/');
     $this->post($link)->assertSessionHasErrors('token');
-    $here = fn(): array => array_column($this->opened('/settings', 'people')['workshops'], 'role', 'name');
+    $here = fn(): array => array_column(Bench::deferred($this, '/settings', 'people')['people']['workshops'], 'role', 'name');
     expect(User::query()->count())
         ->toBe(2)
         ->and(($this->page)('/')['rails'])
@@ -202,7 +202,7 @@ it('keeps a person\'s workshops apart and lets them go from one to the other', f
     $this->delete("/people/{$guest->id}")->assertSessionHasNoErrors();
     expect($mine->owner->refresh()->workshop_id)
         ->toBe($club)
-        ->and(count($this->actingAs($mine->owner)->opened('/settings', 'people')['workshops']))
+        ->and(count(Bench::deferred($this->actingAs($mine->owner), '/settings', 'people')['people']['workshops']))
         ->toBe(2);
 });
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Bike;
 use App\Models\Ride;
 use App\Support\AppClock;
+use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Bench;
@@ -207,3 +208,19 @@ it('plans drip wax alone in the hours that the Shed shows', function (): void {
     app()->forgetScopedInstances();
     expect(($this->plain)($this->get('/ahead')->inertiaProps('plan.lanes.0.days.0.text')))->toContain('then 9 h 55');
 });
+
+it('reads no ride again to say how far it gets in its hours', function (string $interval): void {
+    ($this->save)(['interval' => $interval])->assertSessionHasNoErrors();
+    ($this->ride)(['distance' => '42', 'hours' => '2'])->assertSessionHasNoErrors();
+    $pages = fn() => array_map(
+        function (string $path): void {
+            app()->forgetScopedInstances();
+            $this->get($path)->assertOk();
+        },
+        ['/', '/pot', '/ahead', "/chains/{$this->a->id}", "/bikes/{$this->bike->id}"],
+    );
+    $pages();
+    Schema::rename('rides', 'rides_elsewhere');
+    $pages();
+    Schema::rename('rides_elsewhere', 'rides');
+})->with(['by hours alone' => '', 'by km and hours' => '300']);

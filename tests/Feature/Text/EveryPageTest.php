@@ -12,6 +12,7 @@ use App\Support\ReadTransaction;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tests\Feature\Bench;
 use Tests\Feature\Text\CodeNames;
 use Tests\Feature\WrittenDemo;
 
@@ -73,15 +74,8 @@ beforeEach(function (): void {
         if ($later === []) {
             return $page['props'];
         }
-        app()->forgetScopedInstances();
-        $more = $this->get($path, [
-            'X-Inertia' => 'true',
-            'X-Inertia-Version' => (string) $page['version'],
-            'X-Inertia-Partial-Component' => $page['component'],
-            'X-Inertia-Partial-Data' => implode(',', $later),
-        ]);
 
-        return [...$page['props'], ...$more->json('props')];
+        return [...$page['props'], ...Bench::partial($this, $path, $page, ...$later)];
     };
     $this->said = fn(string $path): array => strings(($this->props)($path));
 });

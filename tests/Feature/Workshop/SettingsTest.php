@@ -58,9 +58,9 @@ it('starts new bikes with the usual interval and school, and leaves those that a
             // What only one part shows is asked for when that is opened.
             ->missingAll(['bikes', 'rain', 'people', 'keep']),
     );
-    expect($this->opened('/settings', 'bikes')[1])
+    expect(Bench::deferred($this, '/settings', 'bikes')['bikes'][1])
         ->toMatchArray(['interval' => "200\u{a0}km", 'limit' => __('schools.digital.name')])
-        ->and($this->opened('/settings', 'keep')['tables'])
+        ->and(Bench::deferred($this, '/settings', 'keep')['keep']['tables'])
         ->toContain('estimates');
 });
 

@@ -123,7 +123,7 @@ it('takes tables of rain as they are, the newest of an hour, and forgets them', 
     ($this->table)('')->assertSessionHasErrors('file');
     expect($known()[0])->toBe(2);
     ($this->set)('table');
-    expect($this->opened('/settings', 'rain'))->toContain('2 hours');
+    expect(Bench::deferred($this, '/settings', 'rain')['rain'])->toContain('2 hours');
     // Another workshop knows nothing of it, and who only looks changes nothing.
     $other = new Bench('other@test.example');
     expect(app(KeptRain::class)->known($other->workshop))->toBeNull();

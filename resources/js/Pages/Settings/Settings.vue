@@ -32,8 +32,9 @@ const here = useHere()
 const { form, submit } = useActionForm({ ...props.values, factors: { ...props.values.factors }, also_past: false })
 const parts = ['workshop', 'wax', 'drip', 'roads', 'people', 'device', 'keep'] as const
 const { part, choose } = usePart(parts)
-const shows = { wax: 'bikes', roads: 'rain', people: 'people', keep: 'keep' } as const
-const shown = computed(() => shows[part.value as keyof typeof shows] ?? null)
+type Shown = 'bikes' | 'rain' | 'people' | 'keep'
+const shows: Partial<Record<(typeof parts)[number], Shown>> = { wax: 'bikes', roads: 'rain', people: 'people', keep: 'keep' }
+const shown = computed(() => shows[part.value] ?? null)
 const opened = useOpened(props, Object.values(shows), () => shown.value)
 // A part is drawn when it is first looked at, and stays with what was typed in it.
 const drawn = reactive(new Set<string>())
