@@ -74,8 +74,8 @@ watch(
 
 // Whatever is chosen stands open, too.
 const ordered = computed(() => (phone.value ? [...props.rails].sort((one, other) => Number(other.today) - Number(one.today)) : props.rails))
-// What a screen holds; the others come after it.
-const inTurn = useInTurn(() => ordered.value, 3)
+// The first with the page, the others one by one after it.
+const inTurn = useInTurn(() => ordered.value, 1)
 const unfolded = ref<number[]>(bike.value === null ? [] : [bike.value])
 function fold(id: number): void {
   unfolded.value = unfolded.value.includes(id) ? unfolded.value.filter((other) => other !== id) : [...unfolded.value, id]
@@ -227,7 +227,8 @@ useKeys({
           @fold="fold(other.id)"
           @verb="open($event, other.id)"
           @grab="(event, dragged) => grab(event, dragged.id, dragged.name)" />
-        <div v-if="here.mayWrite" class="row add">
+        <!-- Below the last of them: it does not move while they come. -->
+        <div v-if="here.mayWrite && inTurn.length === rails.length" class="row add">
           <Link href="/chains/new" data-test="add-chain">{{ t('shed.add_chain') }}</Link>
           <Link href="/bikes/new" data-test="add-bike">{{ t('shed.add_bike') }}</Link>
           <Link href="/arrive" data-test="arrive">{{ t('shed.arrive') }}</Link>
