@@ -54,7 +54,7 @@ final readonly class InBrowser
         printf("%-22s %9s %9s %9s %7s %7s\n", 'page', 'answer ms', 'paint ms', 'task ms', 'shift', 'nodes');
         foreach (['demo' => null, '60 chains' => 2] as $of => $years) {
             $server = $years === null ? Server::start(gmdate('Y-m-d\TH:i:s\Z'), linked: true) : Pages::grown($years);
-            $chromium = Chromium::start();
+            $chromium = Chromium::start(whole: true);
             $page = ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
             foreach (Pages::PATHS as $name => $path) {
                 (new ChromeDevToolsDriver($chromium->driver))->execute('Emulation.setCPUThrottlingRate', ['rate' => self::SLOWER]);

@@ -15,6 +15,7 @@ need_packages() {
     command -v npm >/dev/null || want+=(nodejs npm)
     if [ "${1:-}" = browser ]; then
         command -v chromium >/dev/null || want+=(chromium)
+        command -v chromium-headless-shell >/dev/null || want+=(chromium-headless-shell)
         command -v chromedriver >/dev/null || want+=(chromium-driver)
         command -v openssl >/dev/null || want+=(openssl)
         command -v certutil >/dev/null || want+=(libnss3-tools)
