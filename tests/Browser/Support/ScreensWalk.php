@@ -65,7 +65,7 @@ final class ScreensWalk
     /** What no link leads to. */
     public const ASTRAY = ['/nowhere', '/%00', '/%ff'];
 
-    /** @param bool $followed whether it goes from page to page as links do; else each is opened by its address */
+    /** @param bool $followed whether it comes to each page as links do; else by its address. To what opens on a page it always follows. */
     public static function walk(string $scheme, int $width, bool $followed = false): void
     {
         $server = Server::start('2026-11-25T12:20:00+01:00', linked: true);
@@ -105,7 +105,7 @@ final class ScreensWalk
                 ]),
             );
         };
-        $open = fn(string $path): Page => $followed ? Page::follow($driver, $server->url, $path) : Page::open($driver, $server->url, $path);
+        $open = fn(string $path): Page => Page::follow($driver, $server->url, $path);
         // The code of a dialog comes after the page: it is looked at, and closed, once it is there.
         $overlays = fn(): array => $driver->findElements(By::cssSelector('.v-overlay--active'));
         $opened = fn() => $driver->wait(60, 50)->until(fn() => $overlays() !== []);
@@ -134,7 +134,7 @@ final class ScreensWalk
         $shed->press('?');
         $clean($shed, 'keys');
         foreach (self::PATHS as $path) {
-            $clean($open($path), $path);
+            $clean($followed ? $open($path) : Page::open($driver, $server->url, $path), $path);
         }
         foreach (self::ASTRAY as $path) {
             $clean(Page::open($driver, $server->url, $path), $path);
