@@ -13,7 +13,7 @@ it(
     'has one plan for a bare chain, an event, a bike of ten hours and a wet ride: Next, Ahead, calendar and pot day say the same',
     function (): void {
         $server = Server::start('2026-11-25T12:20:00+01:00');
-        $chromium = Chromium::start();
+        $chromium = Chromium::start(whole: true);
         try {
             $shed = ShedPage::open($chromium->driver, $server->url, '/sign-in')->enterDemo();
             // What rusts, dries and is late; the evenings; the rest.
