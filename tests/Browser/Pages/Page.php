@@ -203,18 +203,23 @@ class Page
 
     public function part(string $part): RemoteWebElement
     {
-        // On the phone only the bike of today stands open on the wall.
-        if (preg_match('/-(\w+)( \w+)?$/', $part, $named) === 1 && !$this->has($part) && $this->has("unfold-{$named[1]}")) {
-            $this->driver->executeScript('document.querySelector(arguments[0])?.click()', ["[data-test=\"unfold-{$named[1]}\"]"]);
-        }
-
         try {
             return $this->driver
                 ->wait(self::PATIENCE_S, 50)
-                ->until(fn() => $this->driver->findElements($this->by($part))[0] ?? $this->drawFolded());
+                ->until(fn() => $this->driver->findElements($this->by($part))[0] ?? $this->unfoldBike($part)->drawFolded());
         } catch (TimeoutException) {
             throw new TimeoutException("{$part} never came\n{$this->whereItStands()}");
         }
+    }
+
+    /** On the phone only the bike of today stands open on the wall; the others come one after the other. */
+    private function unfoldBike(string $part): static
+    {
+        if (preg_match('/-(\w+)( \w+)?$/', $part, $named) === 1) {
+            $this->driver->executeScript('document.querySelector(arguments[0])?.click()', ["[data-test=\"unfold-{$named[1]}\"]"]);
+        }
+
+        return $this;
     }
 
     /** Waits until something is so; what it waited for and where it stands is said if it never was. */

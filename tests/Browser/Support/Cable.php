@@ -81,7 +81,7 @@ final class Cable
 
     public function remove(): void
     {
-        $this->goOn();
+        !$this->process->isRunning() || $this->goOn();
         $this->process->stop(0, SIGKILL);
         (new Process(['rm', '-rf', $this->folder]))->run();
     }
