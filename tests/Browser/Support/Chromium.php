@@ -12,7 +12,7 @@ use Symfony\Component\Process\Process;
 
 /**
  * Debian's headless Chromium behind its ChromeDriver, with a profile of its own. A walk gives it back as it got it, and the next one of the
- * process goes on with it: to start one costs more than many a walk. What is drawn around a page, which nobody sees, takes a tenth of all
+ * process goes on with it: to start one costs more than many a walk. What is drawn around a page, which nobody sees, takes a sixth of all
  * that walks cost: they go without.
  */
 final class Chromium
