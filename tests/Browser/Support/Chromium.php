@@ -59,7 +59,7 @@ final class Chromium
     /**
      * @param int $textPx the size of text that the person has chosen in the browser; 16 is as it comes
      * @param string|null $trusts a certificate in its store, besides those it comes with
-     * @param bool $whole as people have it, where it is measured or its pictures are shown
+     * @param bool $whole as people have it: where it is measured, its pictures are shown, or it reminds
      */
     public static function start(
         int $width = 1280,
