@@ -73,9 +73,10 @@ final readonly class Visitor
         return array_map(fn(CurlHandle $curl) => curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $all);
     }
 
-    /** @return float median of whole requests, in ms */
+    /** @return float median of whole requests, in ms, each made anew */
     public function medianMs(string $path, int $times = 60): float
     {
+        curl_setopt($this->curl, CURLOPT_HTTPHEADER, ['Cache-Control: no-cache']);
         for ($i = 0; $i < 12; $i++) {
             $this->ask($path);
         }
@@ -90,9 +91,14 @@ final readonly class Visitor
         return $ms[intdiv($times, 2)];
     }
 
-    /** @return float the quickest of some whole requests, in ms: what the page costs where nothing else runs */
-    public function leastMs(string $path, int $times = 9): float
+    /**
+     * @param bool $anew whether the page is made each time, however lately it was
+     *
+     * @return float the quickest of some whole requests, in ms: what the page costs where nothing else runs
+     */
+    public function leastMs(string $path, bool $anew, int $times = 9): float
     {
+        curl_setopt($this->curl, CURLOPT_HTTPHEADER, $anew ? ['Cache-Control: no-cache'] : []);
         $least = INF;
         for ($i = 0; $i < $times; $i++) {
             $start = hrtime(true);

@@ -35,6 +35,13 @@ need_packages() {
         as_root apt-get update -qq
         as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >/dev/null
     fi
+    # Pages are kept in its memory; where it cannot be had they are made anew each time. Tried once: no later start waits for it.
+    if ! php -m | grep -qx apcu && [ ! -f storage/run/without-apcu ]; then
+        package="php$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')-apcu"
+        say "Installing $package"
+        { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$package"; } >/dev/null \
+            || { say "It cannot be had here, and is not needed"; mkdir -p storage/run; touch storage/run/without-apcu; }
+    fi
     command -v node >/dev/null || die "Node.js is missing: install Node.js 20.19 or newer, then start again"
     node -e 'const [a,b]=process.versions.node.split(".").map(Number); process.exit(a>20||(a===20&&b>=19)?0:1)' \
         || die "the build needs Node.js 20.19 or newer, this machine has $(node --version): install a newer one, then start again"

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\AnswerKeptEntries;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\KeepPage;
 use App\Http\Middleware\OnlyLiveSignIns;
 use App\Http\Middleware\OnlyOurProxy;
 use App\Http\Middleware\SecurityHeaders;
@@ -58,7 +59,10 @@ return Application::configure(basePath: dirname(__DIR__))
             OnlyLiveSignIns::class,
             ThrottleRequests::class,
             AuthenticatesRequests::class,
+            // Before anything asks for the workshop.
+            KeepPage::class,
             SubstituteBindings::class,
+            SpeakLanguage::class,
         ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

@@ -9,6 +9,8 @@ return [
     'code' => CodeStamp::of(dirname(__DIR__) . '/core/src', dirname(__DIR__) . '/app'),
     // The demo workshop and its one-click sign-in exist only here.
     'demo' => (bool) env('DRIPEL_DEMO', false),
+    // Whether pages are kept between requests, in memory that all sites of one PHP share (docs/serving.md).
+    'keep_pages' => (bool) env('DRIPEL_KEEP_PAGES', true),
     // For tests and the demo: what the one clock showed (ISO 8601, empty: it is now) at which real instant (Unix
     // seconds, empty: at the start of each request), and how fast it runs.
     'clock' => [

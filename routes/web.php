@@ -68,6 +68,7 @@ use App\Http\Controllers\Workshop\SettingsController;
 use App\Http\Controllers\Workshop\TextsController;
 use App\Http\Controllers\Workshop\WeatherController;
 use App\Http\Controllers\Workshop\WorkshopController;
+use App\Http\Middleware\KeepPage;
 use App\Http\Middleware\OnlyConfirmed;
 use App\Http\Middleware\OnlyOwner;
 use App\Http\Middleware\OnlyWriters;
@@ -105,15 +106,27 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
-    Route::get('/', [ShedController::class, 'index'])->name('shed');
+    // What follows from the entries, and from nothing but the database, the person and the minute.
+    Route::middleware(KeepPage::class)->group(function (): void {
+        Route::get('/', [ShedController::class, 'index'])->name('shed');
+        Route::get('/rides', [RideController::class, 'index'])->name('rides');
+        Route::get('/pot', [PotController::class, 'index'])->name('pot');
+        Route::get('/chains/{chain}', [ChainController::class, 'show'])
+            ->name('chain')
+            ->whereNumber('chain');
+        Route::get('/gauge', [GaugeController::class, 'index'])->name('gauge');
+        Route::get('/gauge/how-right', [HowRightController::class, 'index'])->name('how_right');
+        Route::get('/ahead', [PlanController::class, 'index'])->name('ahead');
+        Route::get('/ahead/what-if', [WhatIfController::class, 'index'])->name('what-if');
+        Route::get('/books', [BooksController::class, 'wax'])->name('books');
+        Route::get('/books/stock', [BooksController::class, 'stock']);
+        Route::get('/books/parts', [BooksController::class, 'parts']);
+        Route::get('/books/money', [MoneyController::class, 'index'])->name('money');
+        Route::get('/history', [HistoryController::class, 'index'])->name('history');
+    });
     Route::get('/reminders', [ShedController::class, 'reminders']);
-    Route::get('/rides', [RideController::class, 'index'])->name('rides');
-    Route::get('/chains/{chain}', [ChainController::class, 'show'])
-        ->name('chain')
-        ->whereNumber('chain');
     Route::get('/tags/{chain}', [ChainController::class, 'tag'])->whereNumber('chain');
     Route::get('/help', HelpController::class)->name('help');
-    Route::get('/history', [HistoryController::class, 'index'])->name('history');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
     Route::put('/whose', [WorkshopController::class, 'look']);
     Route::post('/workshops', [WorkshopController::class, 'store'])->middleware(OnlyConfirmed::class);
@@ -135,18 +148,9 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/sign-ins', [DeviceController::class, 'signOutOthers']);
     Route::delete('/sign-ins/{signIn}', [DeviceController::class, 'signOut'])->whereNumber('signIn');
     Route::get('/labels', LabelController::class)->name('labels');
-    Route::get('/gauge', [GaugeController::class, 'index'])->name('gauge');
-    Route::get('/gauge/how-right', [HowRightController::class, 'index'])->name('how_right');
     Route::get('/chains/{chain}/retirement', [RetirementController::class, 'show'])->whereNumber('chain');
-    Route::get('/ahead/what-if', [WhatIfController::class, 'index'])->name('what-if');
     Route::post('/ahead/what-if', [WhatIfController::class, 'compare']);
     Route::get('/ahead/dripel.ics', [CalendarController::class, 'file']);
-    Route::get('/ahead', [PlanController::class, 'index'])->name('ahead');
-    Route::get('/pot', [PotController::class, 'index'])->name('pot');
-    Route::get('/books', [BooksController::class, 'wax'])->name('books');
-    Route::get('/books/stock', [BooksController::class, 'stock']);
-    Route::get('/books/parts', [BooksController::class, 'parts']);
-    Route::get('/books/money', [MoneyController::class, 'index'])->name('money');
     Route::get('/jobs/{job}', [JobController::class, 'show'])
         ->name('job')
         ->whereUuid('job');

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Http\Middleware\KeepPage;
+use App\Support\AppClock;
 use App\Support\ReadTransaction;
 use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Database\Events\TransactionRolledBack;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 
@@ -17,6 +20,8 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         $this->withoutVite();
+        $memory = Cache::build(['driver' => 'array']);
+        $this->app->bind(KeepPage::class, fn() => new KeptAgainstMade(new KeepPage($memory, $this->app->make(AppClock::class))));
         ReadTransaction::$outermost = DB::transactionLevel();
         // Within the transaction of a test what would be one of its own is a savepoint, which stays when it is over: a database looks at
         // each of them whenever it writes.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Http\Middleware\KeepPage;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -52,12 +53,12 @@ final readonly class PagesTogether
         }
     }
 
-    /** @return list<string> what stands before the page and not before the request that it is made in */
+    /** @return list<string> what stands before the page and not before the request that it is made in; nothing is kept of a part of it */
     private function notYetPassed(Request $asked, Route $route): array
     {
         $passed = $asked->route() instanceof Route ? $this->router->gatherRouteMiddleware($asked->route()) : [];
 
-        return array_values(array_diff($this->router->gatherRouteMiddleware($route), $passed));
+        return array_values(array_diff($this->router->gatherRouteMiddleware($route), $passed, [KeepPage::class]));
     }
 
     /** With what comes after it, as the browser would put it together. */

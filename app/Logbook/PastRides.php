@@ -7,11 +7,11 @@ namespace App\Logbook;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use App\Support\DiskTrouble;
+use App\Support\LeanRows;
 use App\Support\WriteTransaction;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\RideRun;
 use Illuminate\Support\Facades\DB;
-use PDO;
 use UnexpectedValueException;
 
 /**
@@ -41,21 +41,19 @@ final readonly class PastRides
     {
         $rows =
             'select id, at, precision, sequence, bike_id, km, hours, condition, null as packed from rides where workshop_id = ? and voided_by is null';
-        $statement = DB::connection()
-            ->getPdo()
-            ->prepare(
-                $byRowsAlone
-                    ? $rows
-                    : $rows .
-                        ' and at >= coalesce((select min(cut_s) from past_rides where workshop_id = ?), ' .
-                        self::NOTHING .
-                        ") union all select 0, cut_s, '', 0, bike_id, 0, 0, '', packed from past_rides where workshop_id = ?",
-            );
-        $statement->execute(array_fill(0, $byRowsAlone ? 1 : 3, $workshop->id));
+        $all = LeanRows::all(
+            $byRowsAlone
+                ? $rows
+                : $rows .
+                    ' and at >= coalesce((select min(cut_s) from past_rides where workshop_id = ?), ' .
+                    self::NOTHING .
+                    ") union all select 0, cut_s, '', 0, bike_id, 0, 0, '', packed from past_rides where workshop_id = ?",
+            array_fill(0, $byRowsAlone ? 1 : 3, $workshop->id),
+        );
         [$later, $kept] = [[], []];
         $conditions = array_column(Condition::cases(), null, 'value');
         /** @var array{int, int, string, int, int|null, int|float|string, int|float|string|null, string, string|null} $row */
-        foreach ($statement->fetchAll(PDO::FETCH_NUM) as $row) {
+        foreach ($all as $row) {
             [$id, $at, $precision, $sequence, $bike, $km, $hours, $how, $packed] = $row;
             if ($packed === null) {
                 $hours = $hours === null ? null : (float) $hours;

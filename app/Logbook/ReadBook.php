@@ -7,6 +7,7 @@ namespace App\Logbook;
 use App\Models\Chain;
 use App\Models\Workshop;
 use App\Support\AppClock;
+use App\Support\LeanRows;
 use Closure;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\Events;
@@ -15,8 +16,6 @@ use Dripel\Core\Logbook\Part;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\RideRun;
 use Dripel\Core\Logbook\Settings;
-use Illuminate\Support\Facades\DB;
-use PDO;
 
 /** Loads the entries in force of a workshop into the core's logbook. Plain rows: there may be tens of thousands. */
 final class ReadBook
@@ -93,7 +92,7 @@ final class ReadBook
     public function bikes(Workshop $workshop): array
     {
         return $this->bikes["{$workshop->id} {$workshop->revision}"] ??= array_column(
-            self::select('select "id" from "bikes" where "workshop_id" = ? and "voided_by" is null order by "id"', [$workshop->id]),
+            LeanRows::all('select "id" from "bikes" where "workshop_id" = ? and "voided_by" is null order by "id"', [$workshop->id]),
             0,
         );
     }
@@ -162,7 +161,7 @@ final class ReadBook
     private static function components(Workshop $workshop): array
     {
         return array_column(
-            self::select('select "id", "kind" from "components" where "workshop_id" = ? and "voided_by" is null order by "id"', [
+            LeanRows::all('select "id", "kind" from "components" where "workshop_id" = ? and "voided_by" is null order by "id"', [
                 $workshop->id,
             ]),
             1,
@@ -181,26 +180,11 @@ final class ReadBook
     {
         $names = implode(', ', array_map(fn(string $column) => "\"{$column}\"", ['id', 'at', 'precision', 'sequence', ...$columns]));
 
-        return self::select(
+        return LeanRows::all(
             "select {$names} from \"{$table}\" where \"workshop_id\" = ? and \"voided_by\" is null " .
                 ($componentId === null ? '' : 'and "component_id" = ? ') .
                 'order by "at", "id"',
             [$workshop->id, ...$componentId === null ? [] : [$componentId]],
         );
-    }
-
-    /**
-     * Written out: a page asks for a dozen tables, and building each query costs as much as running it.
-     *
-     * @param list<int> $bindings
-     *
-     * @return list<array<int, mixed>>
-     */
-    private static function select(string $sql, array $bindings): array
-    {
-        $statement = DB::connection()->getPdo()->prepare($sql);
-        $statement->execute($bindings);
-
-        return array_values($statement->fetchAll(PDO::FETCH_NUM));
     }
 }

@@ -6,12 +6,11 @@ namespace App\Logbook;
 
 use App\Models\Chain;
 use App\Models\Workshop;
+use App\Support\LeanRows;
 use Closure;
 use Dripel\Core\Logbook\PartKind;
 use Dripel\Core\Logbook\Recorded;
 use Dripel\Core\Logbook\RecordedBook;
-use Illuminate\Support\Facades\DB;
-use PDO;
 
 /**
  * Loads all that was ever written down of a workshop, with when it was recorded, and when it was changed or taken back. What was taken back
@@ -101,19 +100,17 @@ final readonly class ReadRecorded
     private static function rows(Workshop $workshop, string $table, array $columns, Closure $make, string $order = 'e.id'): array
     {
         $names = implode(', ', array_map(fn(string $column) => "e.\"{$column}\"", ['id', ...$columns]));
-        $statement = DB::connection()
-            ->getPdo()
-            ->prepare(
-                "select {$names}, done.recorded_at, undone.recorded_at from \"{$table}\" e join actions done on done.id = e.action_id " .
-                    "left join actions undone on undone.id = e.voided_by where e.workshop_id = ? order by {$order}",
-            );
-        $statement->execute([$workshop->id]);
+        $all = LeanRows::each(
+            "select {$names}, done.recorded_at, undone.recorded_at from \"{$table}\" e join actions done on done.id = e.action_id " .
+                "left join actions undone on undone.id = e.voided_by where e.workshop_id = ? order by {$order}",
+            [$workshop->id],
+        );
         $last = count($columns) + 1;
-        $all = [];
-        while (is_array($row = $statement->fetch(PDO::FETCH_NUM))) {
-            $all[] = new Recorded($make($row), (int) $row[$last], $row[$last + 1] === null ? null : (int) $row[$last + 1]);
+        $recorded = [];
+        foreach ($all as $row) {
+            $recorded[] = new Recorded($make($row), (int) $row[$last], $row[$last + 1] === null ? null : (int) $row[$last + 1]);
         }
 
-        return $all;
+        return $recorded;
     }
 }

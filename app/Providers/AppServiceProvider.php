@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Cost\ReadPrices;
+use App\Http\Middleware\KeepPage;
+use App\Kept\NotedPostgres;
+use App\Kept\NotedSQLite;
 use App\Logbook\ReadBook;
 use App\Logbook\Snapshots;
 use App\Models\User;
@@ -19,7 +22,9 @@ use App\Support\DatabaseFile;
 use App\Text\UnitTranslator;
 use App\Wear\ReadWear;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\ConnectionEstablished;
 use Illuminate\Http\Request;
@@ -61,6 +66,17 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Connection::resolverFor('sqlite', fn(mixed ...$how) => new NotedSQLite(...$how));
+        Connection::resolverFor('pgsql', fn(mixed ...$how) => new NotedPostgres(...$how));
+        // In the memory that all processes share, where PHP has one.
+        $this->app
+            ->when(KeepPage::class)
+            ->needs(Repository::class)
+            ->give(
+                fn() => config()->boolean('dripel.keep_pages') && function_exists('apcu_enabled') && apcu_enabled()
+                    ? Cache::build(['driver' => 'apc'])
+                    : null,
+            );
         foreach ([CacheMemo::class, Snapshots::class] as $kept) {
             $this->app->terminating(fn() => $this->app->resolved($kept) && $this->app->make($kept)->keep());
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Kept\Reads;
 use App\Models\Workshop;
 use Closure;
 use Dripel\Core\Maths\Memo;
@@ -97,7 +98,7 @@ final class CacheMemo implements Memo
     private function kept(string $sort): array
     {
         /** @var array{string, array<string, mixed>}|null $kept */
-        $kept = $this->cache->get($this->name($sort));
+        $kept = Reads::aside(fn() => $this->cache->get($this->name($sort)));
 
         return ($kept[0] ?? null) === self::code() ? $kept[1] : [];
     }

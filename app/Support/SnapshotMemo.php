@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Kept\Reads;
 use Closure;
 use Dripel\Core\Maths\Memo;
 use Illuminate\Contracts\Cache\Repository;
@@ -74,7 +75,7 @@ final class SnapshotMemo implements Memo
     private function kept(string $part): array
     {
         /** @var array{string, string}|null $kept */
-        $kept = $this->cache->get("{$this->name} {$part}");
+        $kept = Reads::aside(fn() => $this->cache->get("{$this->name} {$part}"));
         // Damaged: as if there were none.
         $values = ($kept[0] ?? null) === $this->stamp ? @unserialize((string) @gzuncompress($kept[1])) : null;
 

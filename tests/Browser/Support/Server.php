@@ -108,6 +108,8 @@ final class Server
             PHP_BINARY,
             '-d',
             'opcache.enable_cli=1',
+            '-d',
+            'apc.enable_cli=1',
             ...$linked
                 ? ['-d', 'opcache.preload=bootstrap/preload.php', ...posix_geteuid() === 0 ? ['-d', 'opcache.preload_user=root'] : []]
                 : [],

@@ -206,6 +206,10 @@ it('writes no session for what is only read, and what it has to say is said once
     });
     $this->get('/');
     $this->get('/rides');
+    // Nor for one that the browser asks for from another page.
+    $asked = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $this->get('/')->inertiaPage()['version']];
+    $this->get('/rides', $asked)->assertOk();
+    $this->get('/pot', $asked)->assertOk();
     expect($writes)->toBe(0);
     $this->post('/rides', ['distance' => ''], ['Referer' => url('/rides')])->assertRedirect('/rides');
     $errors = fn() => (array) $this->get('/rides')->inertiaPage()['props']['errors'];

@@ -215,7 +215,7 @@ it('reads no ride again to say how far it gets in its hours', function (string $
     $pages = fn() => array_map(
         function (string $path): void {
             app()->forgetScopedInstances();
-            $this->get($path)->assertOk();
+            $this->get($path, ['Cache-Control' => 'no-cache'])->assertOk();
         },
         ['/', '/pot', '/ahead', "/chains/{$this->a->id}", "/bikes/{$this->bike->id}"],
     );
