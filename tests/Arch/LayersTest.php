@@ -96,6 +96,15 @@ it('keeps queries out of controllers', function (): void {
     }
 });
 
+it('asks the database only where it is noted what a page read', function (): void {
+    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2) . '/app', FilesystemIterator::SKIP_DOTS));
+    foreach ($files as $file) {
+        if ($file->getFilename() !== 'LeanRows.php') {
+            expect((string) file_get_contents((string) $file))->not->toMatch('/->(?:get\w*Pdo\w*|selectResultSets)\(/', (string) $file);
+        }
+    }
+});
+
 arch('everything is strict')
     ->expect(['App', 'Dripel\Core'])
     ->toUseStrictTypes();
