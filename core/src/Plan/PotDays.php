@@ -24,7 +24,16 @@ final readonly class PotDays implements Model
 
     public function __invoke(PotDaysInput $in): PotDaysResult
     {
-        $every = EveryDip::best($in, $this->weekly);
+        return $this->against($in, EveryDip::best($in, $this->weekly));
+    }
+
+    /**
+     * The same for whoever has asked EveryDip already.
+     *
+     * @param list<int>|PlanBlock $every the best pot days where all that was used is dipped
+     */
+    public function against(PotDaysInput $in, array|PlanBlock $every): PotDaysResult
+    {
         if ($in->dips === DipRule::Chosen) {
             return (new ChosenDips($in, $every, $this->memo))->best();
         }

@@ -172,14 +172,14 @@ final class WorkshopPlan
         }
         [$this->result, $this->leftOut] = $this->memo->of('plan ' . self::hash($this->input), function (): array {
             [$input, $leftOut] = [$this->input, []];
-            while (($block = EveryDip::best($input)) instanceof PlanBlock && $block->chain === null) {
-                $leftOut[(int) $block->bike][$block->day] = true;
+            while (($every = EveryDip::best($input)) instanceof PlanBlock && $every->chain === null) {
+                $leftOut[(int) $every->bike][$every->day] = true;
                 $input = $input->riding(
-                    array_map(fn(PlannedBike $bike) => $bike->id === $block->bike ? $bike->resting($block->day) : $bike, $input->bikes),
+                    array_map(fn(PlannedBike $bike) => $bike->id === $every->bike ? $bike->resting($every->day) : $bike, $input->bikes),
                 );
             }
 
-            return [(new PotDays($this->memo))($input), $leftOut];
+            return [(new PotDays($this->memo))->against($input, $every), $leftOut];
         });
 
         return $this->result;
