@@ -12,6 +12,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
 use Tests\Feature\Bench;
 use Tests\KeptAgainstMade;
 
@@ -127,19 +128,59 @@ it('puts the second and the word by which scripts may run in anew', function ():
         ->toBe('true');
 });
 
+/** @return list<string> the paths of all pages that are kept */
+function keptPaths(int $chain): array
+{
+    $pages = array_filter(Route::getRoutes()->getRoutes(), fn($route) => in_array(KeepPage::class, $route->gatherMiddleware(), true));
+
+    return array_values(array_map(fn($route) => '/' . ltrim(str_replace('{chain}', (string) $chain, $route->uri()), '/'), $pages));
+}
+
 it('keeps each page that is said to be kept', function (): void {
     $bench = new Bench();
     $all = furnish($bench);
-    $pages = array_filter(Route::getRoutes()->getRoutes(), fn($route) => in_array(KeepPage::class, $route->gatherMiddleware(), true));
-    expect(count($pages))->toBeGreaterThan(10);
-    foreach ($pages as $route) {
-        $path = str_replace('{chain}', (string) $all['chain'], $route->uri());
+    $paths = keptPaths($all['chain']);
+    expect(count($paths))->toBeGreaterThan(10);
+    foreach ($paths as $path) {
         foreach ([1, 2, 3] as $time) {
             $before = KeptAgainstMade::$answered;
-            $this->actingAs($bench->owner)
-                ->get("/{$path}")
-                ->assertOk();
+            $this->actingAs($bench->owner)->get($path)->assertOk();
         }
         expect(KeptAgainstMade::$answered)->toBe($before + 1, $path);
     }
 });
+
+it('says at once what stands beside the entries, however it came there', function (Closure $happens): void {
+    $bench = new Bench();
+    $all = furnish($bench);
+    $this->actingAs($bench->owner);
+    $answered = function () use ($all): int {
+        $before = KeptAgainstMade::$answered;
+        array_map(fn(string $path) => $this->get($path)->assertOk(), keptPaths($all['chain']));
+
+        return KeptAgainstMade::$answered - $before;
+    };
+    $answered();
+    $answered();
+    expect($answered())->toBe(count(keptPaths($all['chain'])));
+    $happens($all);
+    // Each that is still answered is equal (KeptAgainstMade).
+    expect($answered())->toBeLessThan(count(keptPaths($all['chain'])));
+})->with([
+    'a job is over' => fn(array $all) => DB::table('guided_jobs')->update(['ended_at' => Bench::NOW]),
+    'a tap in a job' => fn(array $all) => DB::table('guided_taps')->insert([
+        'id' => (string) Str::uuid(),
+        'job_id' => $all['job'],
+        'workshop_id' => $all['workshop'],
+        'kind' => 'done',
+        'position' => 0,
+        'at' => Bench::NOW,
+        'received_at' => Bench::NOW,
+        'number' => 1,
+    ]),
+    'a file waits' => fn(array $all) => DB::table('tracks')->update(['source' => 'inbox']),
+    'one may only look' => fn(array $all) => DB::table('memberships')->update(['role' => Role::Viewer->value]),
+    'a probe is there no more' => fn(array $all) => DB::table('devices')->delete(),
+    'a way to strip is called otherwise' => fn(array $all) => DB::table('protocols')->update(['name' => 'Ours']),
+    'another revision' => fn(array $all) => DB::table('workshops')->increment('revision'),
+]);
