@@ -2,4 +2,6 @@
 
 declare(strict_types=1);
 
-return [App\Providers\AppServiceProvider::class];
+return [
+    App\Providers\AppServiceProvider::class,
+];

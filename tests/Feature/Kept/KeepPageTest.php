@@ -102,14 +102,27 @@ it('is of one person, one address, one minute and one way of asking', function (
     expect($ask()[1])->toBeTrue();
 });
 
-it('keeps nothing that says something once, writes, reads a great deal or fails', function (Closure $body): void {
+it('says once what a session has to say, and then the page as it was kept', function (): void {
+    $this->actingAs((new Bench())->owner);
+    $ask = told(fn() => (string) session('done', 'nothing'));
+    expect($ask())
+        ->toBe(['nothing', true])
+        ->and($ask())
+        ->toBe(['nothing', false]);
+    $this->flushSession()->withSession(['done' => 'Saved.', '_flash' => ['old' => ['done'], 'new' => []]]);
+    expect($ask())
+        ->toBe(['Saved.', true])
+        ->and($ask())
+        ->toBe(['nothing', false]);
+});
+
+it('keeps nothing that writes, reads a great deal or fails', function (Closure $body): void {
     $bench = new Bench();
     $this->actingAs($bench->owner);
-    $ask = told(fn() => $body() ?? 'page');
+    $ask = told($body);
     [$text, $made] = $ask();
     expect(strlen($text))->toBeLessThan(10)->and($made)->toBeTrue()->and($ask()[1])->toBeTrue();
 })->with([
-    'says something to the next page' => fn() => session()->flash('done', 'Saved.'),
     'writes' => fn() => (string) DB::table('workshops')->increment('revision'),
     'reads thousands' => fn() => (string) count(
         LeanRows::all('with recursive n(i) as (select 1 union all select i + 1 from n where i < 2500) select i from n', []),
