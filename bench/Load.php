@@ -49,7 +49,7 @@ final readonly class Load
             'lost',
             'doubled',
         );
-        extension_loaded('apcu') || print "PHP's apcu is missing: each page is made anew.\n";
+        extension_loaded('apcu') || (print "PHP's apcu is missing: each page is made anew.\n");
         $sound = true;
         foreach ([4, 32] as $connections) {
             foreach (['PHP’s own, 4 workers' => false, 'nginx and php-fpm' => true] as $name => $served) {
