@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Keeps what was worked out for a workshop from one request to the next: read at once, written at once at its end if there is more of it.
+ * Each thing is packed by itself: a request unpacks what it asks for, not the plans of every ride before.
  * What other code worked out is not read: a model may mean something else by the same input. After an entry was made many pages ask for the
  * same new figures at one moment: one request works them out, the others wait a while.
  */
@@ -32,7 +33,10 @@ final class CacheMemo implements Memo
 
     private int $workshopId = 0;
 
-    /** @var array<string, array<string, mixed>> by the first word of the key, then by the key: the newest last */
+    /** @var array<string, array<string, string>> packed, by the first word of the key, then by the key: the newest last */
+    private array $packed = [];
+
+    /** @var array<string, mixed> unpacked, by key */
     private array $known = [];
 
     /** @var array<string, array<string, true>> what was asked for, by the first word of the key */
@@ -50,7 +54,7 @@ final class CacheMemo implements Memo
     {
         if ($this->workshopId !== $workshop->id) {
             $this->keep();
-            [$this->workshopId, $this->known, $this->asked] = [$workshop->id, [], []];
+            [$this->workshopId, $this->packed, $this->known, $this->asked] = [$workshop->id, [], [], []];
         }
 
         return $this;
@@ -60,31 +64,32 @@ final class CacheMemo implements Memo
     {
         // Each sort of thing for itself: plans that are tried do not push out what a chain's wear took to work out.
         $sort = strstr($key, ' ', true) ?: $key;
-        $this->known[$sort] ??= $this->kept($sort);
-        if (!array_key_exists($key, $this->known[$sort]) && $this->waitedForMyTurn()) {
-            // Another request has worked on the same in the meantime.
-            $this->known[$sort] = array_replace($this->kept($sort), $this->known[$sort]);
-        }
-        if (array_key_exists($key, $this->known[$sort])) {
-            // What is asked for again goes last: what nobody asks for is let go first.
-            $value = $this->known[$sort][$key];
-            unset($this->known[$sort][$key]);
-        } else {
-            $value = $make();
-            $this->grown[$sort] = true;
-        }
         $this->asked[$sort][$key] = true;
+        if (array_key_exists($key, $this->known)) {
+            return $this->known[$key];
+        }
+        $this->packed[$sort] ??= $this->kept($sort);
+        if (!isset($this->packed[$sort][$key]) && $this->waitedForMyTurn()) {
+            // Another request has worked on the same in the meantime.
+            $this->packed[$sort] = array_replace($this->kept($sort), $this->packed[$sort]);
+        }
+        if (isset($this->packed[$sort][$key])) {
+            return $this->known[$key] = unserialize($this->packed[$sort][$key]);
+        }
+        $value = $make();
+        $this->packed[$sort][$key] = serialize($value);
+        $this->grown[$sort] = true;
 
-        return $this->known[$sort][$key] = $value;
+        return $this->known[$key] = $value;
     }
 
     public function keep(): void
     {
         foreach (array_keys($this->grown) as $sort) {
-            // What others kept since goes right before what this request asked for.
-            $asked = array_intersect_key($this->known[$sort], $this->asked[$sort] ?? []);
-            $others = array_diff_key($this->kept($sort), $this->known[$sort]);
-            $all = array_diff_key($this->known[$sort], $asked) + $others + $asked;
+            // What was asked for goes last, what others kept since right before it: what nobody asks for is let go first.
+            $asked = array_intersect_key($this->packed[$sort], $this->asked[$sort] ?? []);
+            $others = array_diff_key($this->kept($sort), $this->packed[$sort]);
+            $all = array_diff_key($this->packed[$sort], $asked) + $others + $asked;
             // All that this request asked for: the next one asks for it again, however many chains there are.
             $newest = array_slice($all, -max(self::MOST, count($this->asked[$sort] ?? [])), null, true);
             DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), [self::code(), $newest], 86400 * self::DAYS));
@@ -94,10 +99,10 @@ final class CacheMemo implements Memo
         $this->turn = null;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> packed, by key */
     private function kept(string $sort): array
     {
-        /** @var array{string, array<string, mixed>}|null $kept */
+        /** @var array{string, array<string, string>}|null $kept */
         $kept = Reads::aside(fn() => $this->cache->get($this->name($sort)));
 
         return ($kept[0] ?? null) === self::code() ? $kept[1] : [];

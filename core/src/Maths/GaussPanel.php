@@ -9,26 +9,15 @@ namespace Dripel\Core\Maths;
  * read and integrated up to any place within, and its last terms tell whether it is known well enough.
  * Source: M. Abramowitz & I. Stegun, Handbook of Mathematical Functions, 22.7.10 and 8.14.13 (memory).
  */
-final readonly class GaussPanel
+final class GaussPanel
 {
     public const POINTS = GaussRule::POINTS;
 
-    /** @var list<float> terms of the series */
-    private array $terms;
+    /** @var list<float>|null terms of the series, once more is asked than its integral and its doubt */
+    private ?array $terms = null;
 
     /** @param list<float> $values at `places($from, $to)` */
-    public function __construct(public float $from, public float $to, public array $values)
-    {
-        $terms = [];
-        foreach (GaussRule::known()->project as $row) {
-            $term = 0.0;
-            foreach ($row as $i => $weight) {
-                $term += $weight * $values[$i];
-            }
-            $terms[] = $term;
-        }
-        $this->terms = $terms;
-    }
+    public function __construct(public readonly float $from, public readonly float $to, public readonly array $values) {}
 
     /** @param callable(float): float $f */
     public static function of(float $from, float $to, callable $f): self
@@ -52,7 +41,7 @@ final readonly class GaussPanel
 
     public function integral(): float
     {
-        return $this->terms[0] * ($this->to - $this->from);
+        return $this->term(0) * ($this->to - $this->from);
     }
 
     /** The integral from the beginning up to a place within. */
@@ -64,18 +53,27 @@ final readonly class GaussPanel
     /** The function itself at a place within. */
     public function value(float $place): float
     {
-        return $this->course($place)[1];
+        [$x, $terms] = [$this->unit($place), $this->terms()];
+        [$before, $here, $value] = [1.0, $x, $terms[0]];
+        for ($n = 1, $odd = 3.0; $n < self::POINTS; $n++, $odd += 2.0) {
+            $value += $terms[$n] * $here;
+            $next = ($odd * $x * $here - $n * $before) / ($n + 1);
+            $before = $here;
+            $here = $next;
+        }
+
+        return $value;
     }
 
     /** @return array{float, float} the integral up to a place within, and the function there */
     public function course(float $place): array
     {
-        $x = max(-1.0, min(1.0, (2 * $place - $this->from - $this->to) / ($this->to - $this->from)));
+        [$x, $terms] = [$this->unit($place), $this->terms()];
         // ∫ P_n = (P_{n+1} − P_{n−1}) / (2n + 1)
-        [$before, $here, $value, $sum] = [1.0, $x, $this->terms[0], $this->terms[0] * ($x + 1.0)];
+        [$before, $here, $value, $sum] = [1.0, $x, $terms[0], $terms[0] * ($x + 1.0)];
         for ($n = 1, $odd = 3.0; $n < self::POINTS; $n++, $odd += 2.0) {
             $next = ($odd * $x * $here - $n * $before) / ($n + 1);
-            $term = $this->terms[$n];
+            $term = $terms[$n];
             $value += $term * $here;
             $sum += ($term * ($next - $before)) / $odd;
             $before = $here;
@@ -85,9 +83,38 @@ final readonly class GaussPanel
         return [($sum * ($this->to - $this->from)) / 2, $value];
     }
 
+    /** @return list<float> */
+    private function terms(): array
+    {
+        if ($this->terms === null) {
+            $this->terms = [];
+            for ($n = 0; $n < self::POINTS; $n++) {
+                $this->terms[] = $this->term($n);
+            }
+        }
+
+        return $this->terms;
+    }
+
+    private function term(int $n): float
+    {
+        $term = 0.0;
+        foreach (GaussRule::known()->project[$n] as $i => $weight) {
+            $term += $weight * $this->values[$i];
+        }
+
+        return $term;
+    }
+
+    /** A place as one between −1 and 1. */
+    private function unit(float $place): float
+    {
+        return max(-1.0, min(1.0, (2 * $place - $this->from - $this->to) / ($this->to - $this->from)));
+    }
+
     /** How much of the integral is in doubt, at the most: what the last two terms could add. */
     public function doubt(): float
     {
-        return (abs($this->terms[self::POINTS - 1]) + abs($this->terms[self::POINTS - 2])) * ($this->to - $this->from);
+        return (abs($this->term(self::POINTS - 1)) + abs($this->term(self::POINTS - 2))) * ($this->to - $this->from);
     }
 }

@@ -116,13 +116,13 @@ final class BikeDips
     /** What this bike comes to at least by a way to price batches, the pot days left out. */
     public function least(int $price): float
     {
-        return $this->bound($this->start(), 0, $price);
+        return $this->bound(0.0, 0, $this->start()->run->spent(), 0, $price);
     }
 
     /** The fewest pot days that carry it. */
     public function pots(): int
     {
-        return $this->morePots($this->start(), 0);
+        return $this->morePots($this->start()->run->spent(), 0);
     }
 
     /** What the last search took: ways made, and days ridden by them. */
@@ -206,7 +206,10 @@ final class BikeDips
             if (in_array($day, $pots, true)) {
                 // Those are kept that look best of all that came so far. Whatever it costs, the one that dipped the most is among them: it
                 // gets furthest.
-                $bounds = array_map(fn(DipWay $way) => $this->bound($way, $day, count($this->prices) - 1), $ways);
+                $bounds = array_map(
+                    fn(DipWay $way) => $this->bound($way->minutes(), $way->dips, $way->run->spent(), $day, count($this->prices) - 1),
+                    $ways,
+                );
                 $dips = array_map(fn(DipWay $way) => $way->dips, $ways);
                 asort($bounds);
                 $kept = array_slice(array_keys($bounds), 0, $width);
@@ -318,14 +321,26 @@ final class BikeDips
      */
     private function dipped(array $ways, int $day, int $bit, ?array $room, ?float $share = null): array
     {
+        [$potDay, $perDip] = [1 << $bit, $this->bits === 0 ? 0 : 1 << ($bit * $this->bits)];
+        $fresh = array_map(fn(int $n) => $this->state($n, 0.0, 0.0, 0), array_keys($this->bike->chains));
         $found = [];
         foreach ($ways as $way) {
-            foreach ($this->choices($way, $day, $bit, $room) as $chains) {
-                $next = $way->dipped($chains, $day, 1 << $bit, $this->bits === 0 ? 0 : 1 << ($bit * $this->bits));
-                if ($room !== null && !$this->promises($next, $day, $room)) {
+            $run = $way->run;
+            [$states, $spent] = [$this->states($run), $run->spentEach()];
+            foreach ($this->choices($way, $states, $spent, $day, $bit, $room) as $chains) {
+                $next = new DipChoice($way, $chains, $day, $potDay, $perDip);
+                [$left, $leftSpent, $due] = [$states, $spent, $run->dipBy];
+                foreach ($chains as $n) {
+                    if ($this->bike->chains[$n]->dipFrom <= $day) {
+                        unset($due[$n]);
+                    }
+                    $left[$n] = isset($due[$n]) ? $this->state($n, 0.0, 0.0, 0, dipBy: $due[$n]) : $fresh[$n];
+                    $leftSpent[$n] = 0.0;
+                }
+                if ($room !== null && !$this->promises($next, array_sum($leftSpent), $day, $room)) {
                     continue;
                 }
-                $key = $this->key($next->run);
+                $key = $this->key($run->on, $left, $due !== []);
                 $this->steps += 1 + intdiv(count($found[$key] ?? []), self::COMPARED_PER_STEP);
                 foreach ($found[$key] ?? [] as $n => $other) {
                     if ($this->beats($other, $next, $share)) {
@@ -339,19 +354,20 @@ final class BikeDips
             }
         }
 
-        return array_merge(...array_values(array_map(array_values(...), $found)));
+        return array_map(fn(DipChoice $one) => $one->way(), array_merge(...array_values(array_map(array_values(...), $found))));
     }
 
     /**
      * Whether a way may still come to a better plan.
      *
+     * @param float $spent wax that its chains have used by then
      * @param list<list<list<float>>> $room
      */
-    private function promises(DipWay $way, int $day, array $room): bool
+    private function promises(DipChoice $way, float $spent, int $day, array $room): bool
     {
-        $pots = min(count($room[0]) - 1, count($way->taken) + $this->morePots($way, $day));
+        $pots = min(count($room[0]) - 1, $way->pots + $this->morePots($spent, $day));
         foreach ($room as $k => $of) {
-            if ($this->bound($way, $day, $k) > $of[$pots][$way->choice]) {
+            if ($this->bound($way->minutes, $way->dips, $spent, $day, $k) > $of[$pots][$way->choice]) {
                 return false;
             }
         }
@@ -364,18 +380,13 @@ final class BikeDips
      *
      * @param float|null $share of a batch, for each dip, where pot days make no other difference
      */
-    private function beats(DipWay $one, DipWay $other, ?float $share): bool
+    private function beats(DipChoice $one, DipChoice $other, ?float $share): bool
     {
         if ($share === null && !$this->within($one->choice, $one->counts, $other->choice, $other->counts)) {
             return false;
         }
 
-        return !ChosenDips::less(
-            $other->minutes() + $other->dips * $share,
-            $other->dips,
-            $one->minutes() + $one->dips * $share,
-            $one->dips,
-        );
+        return !ChosenDips::less($other->minutes + $other->dips * $share, $other->dips, $one->minutes + $one->dips * $share, $one->dips);
     }
 
     /** Whether the one dips on no other pot days than the other, and no more on each. */
@@ -423,22 +434,22 @@ final class BikeDips
         return $kept;
     }
 
-    /** What this way comes to at least, the pot days left out. */
-    private function bound(DipWay $way, int $day, int $price): float
+    /** What a way comes to at least from a day on, the pot days left out. */
+    private function bound(float $minutes, int $dips, float $spent, int $day, int $price): float
     {
-        $coats = $way->run->spent() + $this->rides[$day];
+        $coats = $spent + $this->rides[$day];
         $most = 0.0;
         foreach ($this->coatPrices[$price] as $each) {
             $most = max($most, $each * $coats + min(0.0, $this->in->endMinutesPerChain - $each) * $this->chains);
         }
 
-        return $way->minutes() + $way->dips * $this->prices[$price]->share + $most;
+        return $minutes + $dips * $this->prices[$price]->share + $most;
     }
 
-    private function morePots(DipWay $way, int $day): int
+    private function morePots(float $spent, int $day): int
     {
         // What the chains cannot carry as they are, and what a pot day gives at most.
-        $over = $way->run->spent() + $this->rides[$day] - $this->chains * (1.0 + $this->bottle);
+        $over = $spent + $this->rides[$day] - $this->chains * (1.0 + $this->bottle);
 
         return $over <= 0.0 ? 0 : (int) ceil($over / ($this->chains * (1.0 + $this->bottle)) - Check::EPSILON);
     }
@@ -447,27 +458,32 @@ final class BikeDips
      * The choices of chains that a pot day may dip, as far as they are of interest; of chains that are in the same state only so many,
      * from the first on.
      *
+     * @param array<int, string> $states of its chains
+     * @param array<int, float> $spentEach wax that each has used
      * @param list<list<list<float>>>|null $room
      *
      * @return list<list<int>>
      */
-    private function choices(DipWay $way, int $day, int $bit, ?array $room): array
+    private function choices(DipWay $way, array $states, array $spentEach, int $day, int $bit, ?array $room): array
     {
         $run = $way->run;
         $alike = [];
         foreach ($run->worn($day) as $n) {
-            $alike[$n === $run->on ? 'on' : $this->state($run, $n)][] = $n;
+            $alike[$n === $run->on ? 'on' : $states[$n]][] = $n;
         }
         // To dip a chain with wax left wastes that: what a choice wastes is never won back.
+        [$minutes, $spent] = [$way->minutes(), array_sum($spentEach)];
         $spare = array_map(
-            fn(int $k) => $room === null ? INF : $room[$k][0][$way->choice | (1 << $bit)] - $this->bound($way, $day, $k),
+            fn(int $k) => $room === null
+                ? INF
+                : $room[$k][0][$way->choice | (1 << $bit)] - $this->bound($minutes, $way->dips, $spent, $day, $k),
             array_keys($this->prices),
         );
         $choices = [[[], array_fill(0, count($this->prices), 0.0)]];
         foreach ($alike as $chains) {
-            $spent = isset($run->bare[$chains[0]]) ? 1.0 : min(1.0, $run->fraction($chains[0]));
+            $used = $spentEach[$chains[0]];
             $waste = array_map(
-                fn(BatchPrice $price, array $coats) => $this->in->perDipMinutes + $price->share - $coats[0] * $spent,
+                fn(BatchPrice $price, array $coats) => $this->in->perDipMinutes + $price->share - $coats[0] * $used,
                 $this->prices,
                 $this->coatPrices,
             );
@@ -487,33 +503,43 @@ final class BikeDips
         return array_column($choices, 0);
     }
 
-    /** Two runs with the same key go on alike: the fitted chain, and the others whatever they are called. */
-    private function key(BikeRun $run): string
+    /**
+     * Two runs with the same key go on alike: the fitted chain, and the others whatever they are called.
+     *
+     * @param array<int, string> $states of its chains
+     */
+    private function key(int $on, array $states, bool $due): string
     {
-        $others = [];
-        foreach ($run->used as $n => $_) {
-            if ($n !== $run->on) {
-                $others[] = $this->state($run, $n);
-            }
-        }
+        $fitted = $states[$on];
+        unset($states[$on]);
         // Which of two that are as far used is taken goes by their places, where km and hours, a deadline or a shut day tells them apart.
-        if ($run->dipBy === [] && !$this->placed) {
-            sort($others, SORT_STRING);
-
-            return $this->state($run, $run->on) . ';' . implode(';', $others);
+        if ($due || $this->placed) {
+            return $on . ';' . $fitted . ';' . implode(';', $states);
         }
+        sort($states, SORT_STRING);
 
-        return $run->on . ';' . $this->state($run, $run->on) . ';' . implode(';', $others);
+        return $fitted . ';' . implode(';', $states);
     }
 
-    private function state(BikeRun $run, int $chain): string
+    /** @return array<int, string> by chain: two in the same state go on alike */
+    private function states(BikeRun $run): array
+    {
+        $states = [];
+        foreach ($run->used as $n => $km) {
+            $states[$n] = $this->state($n, $km, $run->hours[$n] ?? 0.0, $run->topUps[$n], isset($run->bare[$n]), $run->dipBy[$n] ?? null);
+        }
+
+        return $states;
+    }
+
+    private function state(int $chain, float $km, float $hours, int $topUps, bool $bare = false, ?int $dipBy = null): string
     {
         $of = $this->bike->chains[$chain];
 
         // Bits, not digits: to write a number out takes longer than all else here.
-        return pack('EEV', $run->used[$chain], $run->hours[$chain] ?? 0.0, $run->topUps[$chain]) .
-            (isset($run->bare[$chain]) ? 'b' : '') .
-            (isset($run->dipBy[$chain]) ? "d{$run->dipBy[$chain]},{$of->dipFrom}" : '') .
+        return pack('EEV', $km, $hours, $topUps) .
+            ($bare ? 'b' : '') .
+            ($dipBy === null ? '' : "d{$dipBy},{$of->dipFrom}") .
             ($of->notOn === [] ? '' : 'n' . implode(',', $of->notOn));
     }
 }

@@ -155,15 +155,24 @@ final class BikeRun
         return $this->hours === [] ? null : max(0.0, $this->intervalHours - $this->hours[$chain]);
     }
 
-    /** The wax that all chains have used, each at most once its interval, and all of it where one is bare. */
-    public function spent(): float
+    /**
+     * The wax that each chain has used, at most once its interval, and all of it where it is bare.
+     *
+     * @return array<int, float> by chain
+     */
+    public function spentEach(): array
     {
-        $sum = 0.0;
+        $spent = [];
         foreach ($this->used as $n => $_) {
-            $sum += isset($this->bare[$n]) ? 1.0 : min(1.0, $this->fraction($n));
+            $spent[$n] = isset($this->bare[$n]) ? 1.0 : min(1.0, $this->fraction($n));
         }
 
-        return $sum;
+        return $spent;
+    }
+
+    public function spent(): float
+    {
+        return (float) array_sum($this->spentEach());
     }
 
     /** Rides a day; false where no chain can take it, with nothing changed. */

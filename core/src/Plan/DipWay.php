@@ -21,10 +21,10 @@ final class DipWay
         public readonly array $taken = [],
     ) {}
 
-    /** Minutes so far, without the pot days and the batches. */
-    public function minutes(): float
+    /** Minutes so far and with so many more dips, without the pot days and the batches. */
+    public function minutes(int $moreDips = 0): float
     {
-        return $this->dips * $this->in->perDipMinutes +
+        return ($this->dips + $moreDips) * $this->in->perDipMinutes +
             count($this->run->swaps) * $this->in->swapMinutes +
             count($this->run->dripped) * ($this->in->topUp->minutes ?? 0.0);
     }
@@ -36,21 +36,11 @@ final class DipWay
     }
 
     /** @param list<int> $chains */
-    public function dipped(array $chains, int $day, int $choice, int $counts): self
+    public function dipped(array $chains, int $day, DipChoice $as): self
     {
         $run = clone $this->run;
         $run->dip($chains, $day);
-        $count = count($chains);
 
-        return $count === 0
-            ? new self($run, $this->in, $this->dips, $this->choice, $this->counts, $this->taken)
-            : new self(
-                $run,
-                $this->in,
-                $this->dips + $count,
-                $this->choice | $choice,
-                $this->counts + $counts * $count,
-                $this->taken + [$day => $chains],
-            );
+        return new self($run, $this->in, $as->dips, $as->choice, $as->counts, $this->taken + [$day => $chains]);
     }
 }

@@ -9,6 +9,9 @@ use Dripel\Core\Maths\GaussPanel;
 /** Slices of a belief between two u = ln r, and how likely each rate there is. */
 final class WearPanel
 {
+    /** @var list<float> u of each slice */
+    public readonly array $places;
+
     /** @var list<float> r of each slice, % per 1000 km */
     public readonly array $rates;
 
@@ -21,7 +24,8 @@ final class WearPanel
     /** @param list<WearSlice> $slices */
     private function __construct(public readonly GaussPanel $mass, public readonly array $slices)
     {
-        $this->rates = array_map(exp(...), GaussPanel::places($mass->from, $mass->to));
+        $this->places = GaussPanel::places($mass->from, $mass->to);
+        $this->rates = array_map(exp(...), $this->places);
         $half = ($mass->to - $mass->from) / 2;
         $this->shares = array_map(fn(float $weight, WearSlice $slice) => $half * $weight * $slice->mass, GaussPanel::weights(), $slices);
     }

@@ -48,6 +48,12 @@ final class WearPosterior implements WearBelief
     /** @var list<array{float, list<float>, list<GaussPanel>}>|null weight of a quantile of the slices, where it is at the bounds of the panels, and within */
     private ?array $sheets = null;
 
+    /** @var array{float, float, float, float, float, float}|null see moments */
+    private ?array $moments = null;
+
+    /** @var array<string, float> what was asked for, by x and limit */
+    private array $pasts = [];
+
     /** ln of how likely the most likely is. */
     private float $peak = 0.0;
 
@@ -69,7 +75,7 @@ final class WearPosterior implements WearBelief
 
     public function rateMean(): float
     {
-        return $this->average(fn(WearSlice $slice, float $rate) => $rate);
+        return $this->moments()[1];
     }
 
     public function rateQuantile(float $p): float
@@ -88,18 +94,20 @@ final class WearPosterior implements WearBelief
 
     public function initialMean(): float
     {
-        return $this->mean(0.0);
+        return $this->moments()[0];
     }
 
     public function mean(float $x): float
     {
-        return $this->average(fn(WearSlice $slice, float $rate) => $slice->mean + $rate * $x);
+        [$initial, $rate] = $this->moments();
+
+        return $initial + $rate * $x;
     }
 
     public function quantile(float $x, float $p): float
     {
         $mean = $this->mean($x);
-        [$between, $within] = $this->spread($x, $mean);
+        [$between, $within] = $this->spread($x);
 
         return self::solve(
             fn(float $e) => 1.0 - $this->past($x, $e) - $p,
@@ -110,17 +118,16 @@ final class WearPosterior implements WearBelief
 
     public function past(float $x, float $limitPct): float
     {
-        [$between, $within] = $this->spread($x, $this->mean($x));
+        // Of the ends between which something is looked for it is asked again and again.
+        return $this->pasts[pack('dd', $x, $limitPct)] ??= $this->findPast($x, $limitPct);
+    }
 
-        return max(
-            0.0,
-            min(
-                1.0,
-                $between > self::SHARP * $within && $x >= $this->lastX
-                    ? $this->pastBySheets($x, $limitPct)
-                    : $this->pastBySlices($x, $limitPct),
-            ),
-        );
+    private function findPast(float $x, float $limitPct): float
+    {
+        [$between, $within] = $this->spread($x);
+        $sharp = $between > self::SHARP * $within && $x >= $this->lastX;
+
+        return max(0.0, min(1.0, $sharp ? $this->pastBySheets($x, $limitPct) : $this->pastBySlices($x, $limitPct)));
     }
 
     public function firstPast(float $fromX, float $toX, float $limitPct, float $q): ?float
@@ -153,6 +160,30 @@ final class WearPosterior implements WearBelief
         return $this->before[count($this->before) - 1];
     }
 
+    /**
+     * The means of e0 and of r; of the means of the slices the variances of e0 and of r and what they have in common; the variance within
+     * the slices. What is believed at any x follows from these.
+     *
+     * @return array{float, float, float, float, float, float}
+     */
+    private function moments(): array
+    {
+        if ($this->moments === null) {
+            $initial = $this->average(fn(WearSlice $slice) => $slice->mean);
+            $rate = $this->average(fn(WearSlice $slice, float $rate) => $rate);
+            $this->moments = [
+                $initial,
+                $rate,
+                $this->average(fn(WearSlice $slice) => ($slice->mean - $initial) ** 2),
+                $this->average(fn(WearSlice $slice, float $each) => ($each - $rate) ** 2),
+                $this->average(fn(WearSlice $slice, float $each) => ($slice->mean - $initial) * ($each - $rate)),
+                $this->average(fn(WearSlice $slice) => $slice->sd ** 2),
+            ];
+        }
+
+        return $this->moments;
+    }
+
     /** @param callable(WearSlice, float): float $of slice and rate */
     private function average(callable $of): float
     {
@@ -167,12 +198,11 @@ final class WearPosterior implements WearBelief
     }
 
     /** @return array{float, float} variance of the elongation at x: of the means of the slices, and within them */
-    private function spread(float $x, float $mean): array
+    private function spread(float $x): array
     {
-        return [
-            $this->average(fn(WearSlice $slice, float $rate) => ($slice->mean + $rate * $x - $mean) ** 2),
-            $this->average(fn(WearSlice $slice) => $slice->sd ** 2),
-        ];
+        [, , $initial, $rate, $common, $within] = $this->moments();
+
+        return [max(0.0, $initial + $x * (2.0 * $common + $x * $rate)), $within];
     }
 
     private function pastBySlices(float $x, float $limitPct): float
@@ -223,9 +253,19 @@ final class WearPosterior implements WearBelief
                 $middle = intdiv($low + $high, 2);
                 [$low, $high] = $at($middle) < 0.0 ? [$middle, $high] : [$low, $middle];
             }
-            $mass = $this->panels[$low]->mass;
-            $u = self::root(fn(float $u) => $sheet[$low]->value($u) + $x * exp($u) - $limitPct, $mass->from, $mass->to);
-            $past += $weight * (1.0 - ($this->before[$low] + $mass->until($u)) / $this->all());
+            $panel = $this->panels[$low];
+            [$from, $to, $atFrom, $atTo] = [$panel->mass->from, $panel->mass->to, $at($low), $at($high)];
+            // The slices themselves are known: it lies between two of them, or beside the outermost.
+            foreach ($panel->places as $k => $u) {
+                $here = $sheet[$low]->values[$k] + $x * $panel->rates[$k] - $limitPct;
+                if ($here >= 0.0) {
+                    [$to, $atTo] = [$u, $here];
+                    break;
+                }
+                [$from, $atFrom] = [$u, $here];
+            }
+            $u = self::root(fn(float $u) => $sheet[$low]->value($u) + $x * exp($u) - $limitPct, $from, $to, $atFrom, $atTo);
+            $past += $weight * (1.0 - ($this->before[$low] + $panel->mass->until($u)) / $this->all());
         }
 
         return $past;
