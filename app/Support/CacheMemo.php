@@ -26,7 +26,7 @@ final class CacheMemo implements Memo
     /** Longer than a page ever takes: who waited for so long works it out as well. */
     private const PATIENCE_S = 2.0;
 
-    private const LOOK_US = 10_000;
+    private const LOOK_US = 2_000;
 
     /** So many files are there to wait at, however many workshops share them. */
     private const LOCKS = 64;
@@ -45,7 +45,7 @@ final class CacheMemo implements Memo
     /** @var array<string, true> of which there is more than was kept */
     private array $grown = [];
 
-    /** @var resource|null held from the first thing that was not known to the end of the request */
+    /** @var resource|null held while something is made */
     private $turn = null;
 
     public function __construct(private readonly Repository $cache) {}
@@ -69,18 +69,57 @@ final class CacheMemo implements Memo
             return $this->known[$key];
         }
         $this->packed[$sort] ??= $this->kept($sort);
-        if (!isset($this->packed[$sort][$key]) && $this->waitedForMyTurn()) {
-            // Another request has worked on the same in the meantime.
-            $this->packed[$sort] = array_replace($this->kept($sort), $this->packed[$sort]);
-        }
         if (isset($this->packed[$sort][$key])) {
             return $this->known[$key] = unserialize($this->packed[$sort][$key]);
         }
-        $value = $make();
-        $this->packed[$sort][$key] = serialize($value);
-        $this->grown[$sort] = true;
 
-        return $this->known[$key] = $value;
+        return $this->known[$key] = $this->inTurn($sort, $key, function () use ($sort, $key, $make): mixed {
+            $value = $make();
+            $this->packed[$sort][$key] = serialize($value);
+            $this->grown[$sort] = true;
+
+            return $value;
+        });
+    }
+
+    /**
+     * Made by one request at a time, and there for the others at once. What is made on the way belongs to it. Within a transaction nobody
+     * waits: the other one may wait for it in turn. What runs on (the watch, the queue) takes no turn either.
+     */
+    private function inTurn(string $sort, string $key, Closure $make): mixed
+    {
+        if ($this->turn !== null || DB::transactionLevel() > 0 || app()->runningInConsole()) {
+            return $make();
+        }
+        $database = DB::connection()->getDatabaseName();
+        $place = crc32("{$database} {$this->workshopId}") % self::LOCKS;
+        $turn = @fopen(storage_path("framework/cache/memo-{$place}.lock"), 'c');
+        if ($turn === false) {
+            return $make();
+        }
+        $this->turn = $turn;
+        try {
+            $untilS = microtime(true) + self::PATIENCE_S;
+            for ($waited = false; !flock($turn, LOCK_EX | LOCK_NB) && microtime(true) < $untilS; $waited = true) {
+                usleep(self::LOOK_US);
+            }
+            if ($waited) {
+                // Another request has worked on the same in the meantime.
+                foreach ($this->packed as $each => $packed) {
+                    $this->packed[$each] = array_replace($this->kept($each), $packed);
+                }
+                if (isset($this->packed[$sort][$key])) {
+                    return unserialize($this->packed[$sort][$key]);
+                }
+            }
+            $value = $make();
+            $this->keep();
+
+            return $value;
+        } finally {
+            fclose($turn);
+            $this->turn = null;
+        }
     }
 
     public function keep(): void
@@ -95,8 +134,6 @@ final class CacheMemo implements Memo
             DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), [self::code(), $newest], 86400 * self::DAYS));
         }
         $this->grown = [];
-        $this->turn === null || fclose($this->turn);
-        $this->turn = null;
     }
 
     /** @return array<string, string> packed, by key */
@@ -106,30 +143,6 @@ final class CacheMemo implements Memo
         $kept = Reads::aside(fn() => $this->cache->get($this->name($sort)));
 
         return ($kept[0] ?? null) === self::code() ? $kept[1] : [];
-    }
-
-    /**
-     * Whether somebody else was at it before. Within a transaction nobody waits: the other one may wait for it in turn. What runs on (the
-     * watch, the queue) takes no turn: it would hold it long after.
-     */
-    private function waitedForMyTurn(): bool
-    {
-        $database = DB::connection()->getDatabaseName();
-        if ($this->turn !== null || DB::transactionLevel() > 0 || app()->runningInConsole()) {
-            return false;
-        }
-        $place = crc32("{$database} {$this->workshopId}") % self::LOCKS;
-        $turn = @fopen(storage_path("framework/cache/memo-{$place}.lock"), 'c');
-        if ($turn === false) {
-            return false;
-        }
-        $this->turn = $turn;
-        $untilS = microtime(true) + self::PATIENCE_S;
-        for ($waited = false; !flock($turn, LOCK_EX | LOCK_NB) && microtime(true) < $untilS; $waited = true) {
-            usleep(self::LOOK_US);
-        }
-
-        return $waited;
     }
 
     private function name(string $sort): string
