@@ -19,6 +19,10 @@ use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Slot;
 use Dripel\Core\Plan\PlannedRide;
+use Dripel\Core\Strip\JarAct;
+use Dripel\Core\Strip\JarBath;
+use Dripel\Core\Strip\JarEntry;
+use Dripel\Core\Strip\Solvent;
 
 /**
  * What the rows of the logbook's tables are in the core: id, at, precision, sequence, then the columns of each. Plain rows: there may be
@@ -41,6 +45,10 @@ final readonly class CoreRows
     public const PLANNED_RIDE = ['bike_id', 'from_date', 'until_date', 'km', 'condition', 'name'];
 
     public const POT_ENTRY = ['component_id', 'kind', 'wax_g', 'oil_g', 'removed_fraction', 'temp_c'];
+
+    public const JAR_ENTRY = ['component_id', 'act', 'volume_ml', 'solvent', 'flash_c', 'boiling_c'];
+
+    public const BATH = ['component_id', 'action_id', 'into_id', 'solvent', 'volume_ml', 'chains', 'start_g'];
 
     /** @param array<int, mixed> $row */
     public static function setting(array $row): DatedSetting
@@ -158,6 +166,25 @@ final readonly class CoreRows
             self::float($row[8]),
             self::float($row[9]),
         );
+    }
+
+    /** @param array<int, mixed> $row */
+    public static function jarEntry(array $row): JarEntry
+    {
+        return new JarEntry(
+            $row[1],
+            JarAct::from($row[5]),
+            self::float($row[6]),
+            $row[7] === null ? null : Solvent::from($row[7]),
+            self::float($row[8]),
+            self::float($row[9]),
+        );
+    }
+
+    /** @param array<int, mixed> $row */
+    public static function bath(array $row): JarBath
+    {
+        return new JarBath($row[1], $row[5], $row[4], $row[6], Solvent::from($row[7]), (float) $row[8], $row[9], (float) $row[10]);
     }
 
     /** @param array<int, mixed> $row */

@@ -29,6 +29,9 @@ final class ReadBook
     /** @var array<string, list<int>> */
     private array $bikes = [];
 
+    /** @var array<string, array<int, string>> of components */
+    private array $kinds = [];
+
     private bool $byRowsAlone = false;
 
     public function __construct(private readonly AppClock $clock, private readonly Snapshots $snapshots) {}
@@ -51,7 +54,7 @@ final class ReadBook
     /** After anything was written, or tried: a revision may mean another logbook now. */
     public function forget(): void
     {
-        [$this->read, $this->settings, $this->bikes] = [[], [], []];
+        [$this->read, $this->settings, $this->bikes, $this->kinds] = [[], [], [], []];
     }
 
     /**
@@ -103,7 +106,7 @@ final class ReadBook
         $fillIn = $this->fillIn($workshop);
         // Before anything else is read: what comes in meanwhile makes it a snapshot of the past, which nobody reads.
         $snapshot = $whole ? $this->snapshots->of($workshop, $fillIn) : null;
-        $components = self::components($workshop);
+        $components = $this->kinds($workshop);
 
         return new Book(
             $this->bikes($workshop),
@@ -120,17 +123,19 @@ final class ReadBook
 
     private static function events(Workshop $workshop): Events
     {
-        $sources = [];
+        [$all, $ofOne] = [[], []];
         foreach (EntryType::events() as $type) {
             $model = $type->event();
-            $ofComponent = in_array('component_id', $model::columns(), true);
-            $sources[(string) $type->kind()?->value] = fn(?int $componentId) => CoreRows::events(
+            $read = fn(?int $componentId) => CoreRows::events(
                 $model,
-                self::rowsOf($ofComponent ? $componentId : null, $workshop, $type->value, ...$model::columns()),
+                self::rowsOf($componentId, $workshop, $type->value, ...$model::columns()),
             );
+            $kind = (string) $type->kind()?->value;
+            $all[$kind] = fn() => $read(null);
+            in_array('component_id', $model::columns(), true) && ($ofOne[$kind] = $read);
         }
 
-        return Events::from($sources);
+        return Events::from($all, $ofOne);
     }
 
     private function fillIn(Workshop $workshop): FillIn
@@ -157,10 +162,16 @@ final class ReadBook
         return array_map(fn(int $id, PartKind $kind) => Part::of($id, $kind, $settings), array_keys($kinds), $kinds);
     }
 
-    /** @return array<int, string> the kind of each, in their order */
-    private static function components(Workshop $workshop): array
+    /** @return list<int> the components of one kind, in their order */
+    public function components(Workshop $workshop, string $kind): array
     {
-        return array_column(
+        return array_keys($this->kinds($workshop), $kind, true);
+    }
+
+    /** @return array<int, string> the kind of each, in their order */
+    private function kinds(Workshop $workshop): array
+    {
+        return $this->kinds["{$workshop->id} {$workshop->revision}"] ??= array_column(
             LeanRows::all('select "id", "kind" from "components" where "workshop_id" = ? and "voided_by" is null order by "id"', [
                 $workshop->id,
             ]),
@@ -170,7 +181,7 @@ final class ReadBook
     }
 
     /** @return list<array<int, mixed>> id, at, precision, sequence, then the columns asked for */
-    private static function rows(Workshop $workshop, string $table, string ...$columns): array
+    public static function rows(Workshop $workshop, string $table, string ...$columns): array
     {
         return self::rowsOf(null, $workshop, $table, ...$columns);
     }

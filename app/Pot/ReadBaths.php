@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pot;
 
+use App\Logbook\CoreRows;
 use App\Logbook\ReadBook;
-use App\Models\BathEntry;
-use App\Models\Dip;
 use App\Models\Pot;
 use App\Models\Workshop;
 use Dripel\Core\Bath\BathDip;
@@ -16,8 +15,10 @@ use Dripel\Core\Bath\BathLedger;
 use Dripel\Core\Bath\BathLedgerInput;
 use Dripel\Core\Bath\BathState;
 use Dripel\Core\Bath\ChainPickup;
+use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\Dip;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Pot\PotFacts;
 use WeakMap;
@@ -47,89 +48,83 @@ final class ReadBaths
     /** @return array<int, BathState> */
     private function states(Workshop $workshop, Book $book): array
     {
-        [$states, $usual] = [[], ChainPickup::ofDips($book->dips())];
-        foreach (Pot::query()->in($workshop)->live()->orderBy('id')->get() as $pot) {
-            $book->settings->whole(SettingKey::PotGone, $pot->id) === 1 ||
-                ($states[$pot->id] = $this->state($workshop, $book, $pot, $usual));
+        $entries = array_map(CoreRows::potEntry(...), ReadBook::rows($workshop, 'bath_entries', ...CoreRows::POT_ENTRY));
+        $usual = ChainPickup::ofDips($book->dips());
+        $states = [];
+        foreach ($this->readBook->components($workshop, Pot::KIND) as $potId) {
+            $book->settings->whole(SettingKey::PotGone, $potId) === 1 ||
+                ($states[$potId] = self::state(
+                    $book,
+                    $potId,
+                    array_filter($entries, fn(PotEntry $entry) => $entry->potId === $potId),
+                    array_filter($book->dips(), fn(Dip $dip) => $dip->potId === $potId),
+                    $usual,
+                ));
         }
 
         return $states;
     }
 
-    /** @param array<int, ChainPickup> $usual by chain */
-    private function state(Workshop $workshop, Book $book, Pot $pot, array $usual): BathState
+    /**
+     * @param array<int, PotEntry> $entries of this pot
+     * @param array<int, Dip> $dips of this pot
+     * @param array<int, ChainPickup> $usual by chain
+     */
+    private static function state(Book $book, int $potId, array $entries, array $dips, array $usual): BathState
     {
-        $facts = PotFacts::of($book->settings, $pot->id);
+        $facts = PotFacts::of($book->settings, $potId);
         [$limitC, $heightMm] = [$facts->limitC, $facts->heightMm];
-        $fill = BathEntry::query()
-            ->in($workshop)
-            ->live()
-            ->where('component_id', $pot->id)
-            ->where('kind', BathEventKind::Fill)
-            ->orderByDesc('at')
-            ->orderByDesc('sequence')
-            ->first();
-        if ($fill === null) {
-            return new BathState($pot->id, null, $limitC, $heightMm, null);
+        $fill = null;
+        foreach ($entries as $entry) {
+            $entry->kind === BathEventKind::Fill && ($fill === null || self::place($entry) >= self::place($fill)) && ($fill = $entry);
         }
+        if ($fill === null) {
+            return new BathState($potId, null, $limitC, $heightMm, null);
+        }
+        $since = fn(PotEntry|Dip $one): bool => self::place($one) >= self::place($fill);
+        $filledS = $fill->moment->unixS;
         try {
             $in = new BathLedgerInput(
                 $facts->vessel(),
-                $this->events($workshop, $book, $pot, $fill, $usual),
+                self::events($book, array_filter($entries, $since), array_filter($dips, $since), $usual),
                 $limitC,
                 $facts->lay->coversMm(),
             );
             $ledger = (new BathLedger())($in);
         } catch (InvalidInput $e) {
-            return new BathState($pot->id, null, $limitC, $heightMm, $fill->at, $e->path);
+            return new BathState($potId, null, $limitC, $heightMm, $filledS, $e->path);
         }
 
-        return new BathState($pot->id, $ledger, $limitC, $heightMm, $fill->at, null, (new BathLedger())->history($in));
+        return new BathState($potId, $ledger, $limitC, $heightMm, $filledS, null, (new BathLedger())->history($in));
     }
 
     /**
+     * @param array<int, PotEntry> $entries
+     * @param array<int, Dip> $dips
      * @param array<int, ChainPickup> $usual by chain
      *
-     * @return list<BathEvent> from the last fill on; the chains of one action are one dip
+     * @return list<BathEvent> in order; the chains of one action are one dip
      */
-    private function events(Workshop $workshop, Book $book, Pot $pot, BathEntry $fill, array $usual): array
+    private static function events(Book $book, array $entries, array $dips, array $usual): array
     {
-        $events = [];
-        $rows = BathEntry::query()
-            ->in($workshop)
-            ->live()
-            ->where('component_id', $pot->id)
-            ->where('at', '>=', $fill->at)
-            ->orderBy('id')
-            ->get();
-        foreach ($rows as $row) {
-            if ($row->at > $fill->at || $row->sequence >= $fill->sequence) {
-                $events[] = [
-                    $row->at,
-                    $row->sequence,
-                    BathEvent::recorded($row->kind, $row->at, $row->wax_g, $row->oil_g, $row->removed_fraction, $row->temp_c),
-                ];
-            }
+        $events = array_map(fn(PotEntry $entry) => [self::place($entry), $entry->event()], array_values($entries));
+        $together = [];
+        foreach ($dips as $dip) {
+            $together[implode(' ', self::place($dip))][] = $dip;
         }
-        $dips = Dip::query()
-            ->in($workshop)
-            ->live()
-            ->where('pot_id', $pot->id)
-            ->where('at', '>=', $fill->at)
-            ->orderBy('id')
-            ->get()
-            ->groupBy(fn(Dip $dip) => "{$dip->at} {$dip->action_id}");
-        foreach ($dips as $together) {
-            $first = $together->firstOrFail();
-            $events[] = [
-                $first->at,
-                $first->sequence,
-                BathEvent::dip($first->at, array_values($together->map(fn(Dip $dip) => $this->dip($book, $dip, $usual))->all())),
-            ];
+        foreach ($together as $all) {
+            $chains = array_map(fn(Dip $dip) => self::dip($book, $dip, $usual), $all);
+            $events[] = [self::place($all[0]), BathEvent::dip($all[0]->moment->unixS, $chains)];
         }
-        usort($events, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+        usort($events, fn(array $a, array $b) => $a[0] <=> $b[0]);
 
-        return array_column($events, 2);
+        return array_column($events, 1);
+    }
+
+    /** @return array{int, int} where it stands in the book of its pot: whatever was entered together, and changed since, stands together */
+    private static function place(PotEntry|Dip $one): array
+    {
+        return [$one->moment->unixS, $one->moment->sequence];
     }
 
     /**
@@ -137,16 +132,16 @@ final class ReadBaths
      *
      * @param array<int, ChainPickup> $usual by chain
      */
-    private function dip(Book $book, Dip $dip, array $usual): BathDip
+    private static function dip(Book $book, Dip $dip, array $usual): BathDip
     {
-        $massG = $book->settings->at(SettingKey::ChainMassG, $dip->component_id, PHP_INT_MAX);
+        $massG = $book->settings->at(SettingKey::ChainMassG, $dip->chainId, PHP_INT_MAX);
 
         return new BathDip(
             is_numeric($massG) ? (float) $massG : BathDip::CHAIN_G,
-            $dip->pickup_g,
-            $book->chain($dip->component_id, $dip->at - 1)->wax->life->effectiveKm ?? 0.0,
+            $dip->pickupG,
+            $book->chain($dip->chainId, $dip->moment->unixS - 1)->wax->life->effectiveKm ?? 0.0,
             $dip->rinsed,
-            $usual[$dip->component_id]->meanG ?? null,
+            $usual[$dip->chainId]->meanG ?? null,
         );
     }
 }

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Strip;
 
+use App\Logbook\CoreRows;
 use App\Logbook\ReadBook;
-use App\Models\Bath;
 use App\Models\Jar;
-use App\Models\JarEntry;
 use App\Models\Workshop;
 use App\Support\AppClock;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 use Dripel\Core\Strip\JarAct;
 use Dripel\Core\Strip\JarBath;
-use Dripel\Core\Strip\JarEntry as CoreEntry;
+use Dripel\Core\Strip\JarEntry;
 use Dripel\Core\Strip\JarRole;
 use Dripel\Core\Strip\JarShelf;
 use Dripel\Core\Strip\JarState;
@@ -40,55 +39,44 @@ final readonly class ReadJars
     private function shelf(Workshop $workshop, Settings $settings): JarShelf
     {
         $roles = $entries = [];
-        foreach (Jar::query()->in($workshop)->live()->orderBy('id')->get() as $jar) {
-            $roles[$jar->id] = JarRole::tryFrom($settings->text(SettingKey::JarRole, $jar->id)) ?? JarRole::Dirty;
-            $entries[$jar->id] = [];
+        foreach ($this->readBook->components($workshop, Jar::KIND) as $jarId) {
+            $roles[$jarId] = JarRole::tryFrom($settings->text(SettingKey::JarRole, $jarId)) ?? JarRole::Dirty;
+            $entries[$jarId] = [];
         }
-        foreach (JarEntry::query()->in($workshop)->live()->orderBy('at')->orderBy('sequence')->orderBy('id')->get() as $row) {
-            $entries[$row->component_id][] = new CoreEntry(
-                $row->at,
-                $row->act,
-                $row->volume_ml,
-                $row->solvent,
-                $row->flash_c,
-                $row->boiling_c,
-            );
+        foreach (self::entries($workshop) as [$jarId, $entry]) {
+            $entries[$jarId][] = $entry;
         }
-        $baths = Bath::query()
-            ->in($workshop)
-            ->live()
-            ->orderBy('at')
-            ->orderBy('id')
-            ->get()
-            ->map(
-                fn(Bath $row) => new JarBath(
-                    $row->at,
-                    $row->action_id,
-                    $row->component_id,
-                    $row->into_id,
-                    $row->solvent,
-                    $row->volume_ml,
-                    $row->chains,
-                    $row->start_g,
-                ),
-            );
 
-        return new JarShelf($roles, $entries, array_values($baths->all()));
+        return new JarShelf($roles, $entries, self::baths($workshop));
+    }
+
+    /** @return list<array{int, JarEntry}> the jar and what was done with it, in order */
+    private static function entries(Workshop $workshop): array
+    {
+        $rows = ReadBook::rows($workshop, 'jar_entries', ...CoreRows::JAR_ENTRY);
+        usort($rows, fn(array $a, array $b) => [$a[1], $a[3], $a[0]] <=> [$b[1], $b[3], $b[0]]);
+
+        return array_map(fn(array $row) => [(int) $row[4], CoreRows::jarEntry($row)], $rows);
+    }
+
+    /** @return list<JarBath> in order */
+    private static function baths(Workshop $workshop): array
+    {
+        return array_map(CoreRows::bath(...), ReadBook::rows($workshop, 'baths', ...CoreRows::BATH));
     }
 
     /** @return list<SolventBought> what left its can: into jars, or fresh into a bath */
     public function bought(Workshop $workshop): array
     {
         $found = $holds = [];
-        foreach (JarEntry::query()->in($workshop)->live()->orderBy('at')->orderBy('sequence')->orderBy('id')->get() as $row) {
-            $holds[$row->component_id] = $row->solvent ?? ($holds[$row->component_id] ?? null);
-            $solvent = $holds[$row->component_id];
-            if ($solvent !== null && $row->volume_ml !== null && in_array($row->act, [JarAct::Fill, JarAct::TopUp], true)) {
-                $found[] = new SolventBought($row->at, $solvent, $row->volume_ml);
+        foreach (self::entries($workshop) as [$jarId, $entry]) {
+            $solvent = $holds[$jarId] = $entry->solvent ?? ($holds[$jarId] ?? null);
+            if ($solvent !== null && $entry->volumeMl !== null && in_array($entry->act, [JarAct::Fill, JarAct::TopUp], true)) {
+                $found[] = new SolventBought($entry->atS, $solvent, $entry->volumeMl);
             }
         }
-        foreach (Bath::query()->in($workshop)->live()->whereNull('component_id')->orderBy('at')->orderBy('id')->get() as $row) {
-            $found[] = new SolventBought($row->at, $row->solvent, $row->volume_ml);
+        foreach (self::baths($workshop) as $bath) {
+            $bath->jarId === null && ($found[] = new SolventBought($bath->atS, $bath->solvent, $bath->volumeMl));
         }
 
         return $found;

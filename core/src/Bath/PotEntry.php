@@ -14,7 +14,7 @@ final readonly class PotEntry
         public int $id,
         public Moment $moment,
         public int $potId,
-        private BathEventKind $kind,
+        public BathEventKind $kind,
         private ?float $waxG = null,
         private ?float $oilG = null,
         private ?float $removedFraction = null,

@@ -12,61 +12,67 @@ final class Events
     /** @var array<string, list<Event>> by kind, in order, as far as they were asked for */
     private array $known = [];
 
-    /** @param array<string, Closure(int|null): list<Event>> $sources by kind */
-    private function __construct(private readonly array $sources) {}
+    /**
+     * @param array<string, Closure(): list<Event>> $all by kind
+     * @param array<string, Closure(int): list<Event>> $ofOne by kind: those of one chain or part, where they can be read alone
+     */
+    private function __construct(private readonly array $all, private readonly array $ofOne) {}
 
-    /** @param array<string, Closure(int|null): list<Event>> $sources by kind: all of it, or at least what is of one chain or part */
-    public static function from(array $sources): self
+    /**
+     * @param array<string, Closure(): list<Event>> $all by kind
+     * @param array<string, Closure(int): list<Event>> $ofOne by kind: those of one chain or part, where they can be read alone
+     */
+    public static function from(array $all, array $ofOne): self
     {
-        return new self($sources);
+        return new self($all, $ofOne);
     }
 
     /** @param list<Event> $events */
     public static function these(array $events): self
     {
-        return new self(array_map(fn(array $ofKind) => fn() => $ofKind, self::byKind($events)));
+        return new self(array_map(fn(array $ofKind) => fn() => $ofKind, self::byKind($events)), []);
     }
 
     /** @return list<Event> in order */
     public function of(EntryKind $kind): array
     {
-        return $this->known[$kind->value] ??= InOrder::of(isset($this->sources[$kind->value]) ? $this->sources[$kind->value](null) : []);
+        return $this->known[$kind->value] ??= InOrder::of(isset($this->all[$kind->value]) ? $this->all[$kind->value]() : []);
     }
 
     /** @return list<Event> kind by kind */
     public function all(): array
     {
-        return array_merge(...array_map(fn(string $kind) => $this->of(EntryKind::from($kind)), array_keys($this->sources)));
+        return array_merge(...array_map(fn(string $kind) => $this->of(EntryKind::from($kind)), array_keys($this->all)));
     }
 
     /** @return list<Event> kind by kind, at least those of one chain or part: others are not read for it */
     public function about(int $componentId): array
     {
-        return array_merge(...array_map(fn(string $kind) => $this->sourceOf($kind, $componentId), array_keys($this->sources)));
+        return array_merge(...array_map(fn(string $kind) => $this->ofOne($kind, $componentId), array_keys($this->all)));
     }
 
     /**
-     * The same with more.
+     * The same with more. What either of them has read the other does not read again.
      *
      * @param list<Event> $events
      */
     public function with(array $events): self
     {
-        $sources = $this->sources;
-        foreach (self::byKind($events) as $kind => $more) {
-            $sources[$kind] = fn(?int $componentId) => [
-                ...$componentId === null ? $this->of(EntryKind::from($kind)) : $this->sourceOf($kind, $componentId),
-                ...$more,
-            ];
+        [$all, $ofOne] = [[], []];
+        foreach (array_replace(array_map(fn() => [], $this->all), self::byKind($events)) as $kind => $more) {
+            $all[$kind] = fn() => [...$this->of(EntryKind::from($kind)), ...$more];
+            $ofOne[$kind] = fn(int $componentId) => [...$this->ofOne($kind, $componentId), ...$more];
         }
 
-        return new self($sources);
+        return new self($all, $ofOne);
     }
 
     /** @return list<Event> */
-    private function sourceOf(string $kind, int $componentId): array
+    private function ofOne(string $kind, int $componentId): array
     {
-        return $this->known[$kind] ?? (isset($this->sources[$kind]) ? $this->sources[$kind]($componentId) : []);
+        return isset($this->known[$kind]) || !isset($this->ofOne[$kind])
+            ? $this->of(EntryKind::from($kind))
+            : $this->ofOne[$kind]($componentId);
     }
 
     /**
