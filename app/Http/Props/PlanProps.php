@@ -114,7 +114,6 @@ use Dripel\Core\Weather\WetDay;
  *     weeks: int,
  *     mostWeeks: int,
  *     plan: PlanView,
- *     shopping: list<array{what: string, by: string, why: string, cost: string, soon: bool}>,
  *     changes: list<PlanChange>,
  *     remedies: list<array{title: string, does: string, good: bool, dates: list<string>}>,
  *     terms: PlanTermsView,
@@ -124,6 +123,7 @@ use Dripel\Core\Weather\WetDay;
  *     wetDays: list<WetDayView>,
  *     calendar: bool,
  *     forms: FormDefaults,
+ *     shopping?: list<array{what: string, by: string, why: string, cost: string, soon: bool}>,
  *     sure?: string,
  *     learned?: LearnedMinutesView|null,
  *     passed?: string,
@@ -154,13 +154,12 @@ final readonly class PlanProps
 
     /**
      * @param list<PlannedRide> $rides
-     * @param list<ShoppingItem> $shopping
      * @param list<int> $pots
      * @param list<WetDay> $wetDays
      *
      * @return PlanPage
      */
-    public function page(Membership $mine, array $rides, array $shopping, PriceList $prices, array $pots, array $wetDays): array
+    public function page(Membership $mine, array $rides, array $pots, array $wetDays): array
     {
         $terms = $this->plan->terms;
         $q = $this->translator->quantities;
@@ -169,7 +168,6 @@ final readonly class PlanProps
             'weeks' => intdiv($terms->days, 7),
             'mostWeeks' => PlanTerms::MOST_WEEKS,
             'plan' => $this->plan(),
-            'shopping' => $this->shopping($shopping, $prices),
             'changes' => $this->changes(),
             'remedies' => array_map(
                 fn(PlanRemedy $remedy) => [
@@ -349,7 +347,7 @@ final readonly class PlanProps
      *
      * @return list<array{what: string, by: string, why: string, cost: string, soon: bool}>
      */
-    private function shopping(array $items, PriceList $prices): array
+    public function shopping(array $items, PriceList $prices): array
     {
         $q = $this->translator->quantities;
 

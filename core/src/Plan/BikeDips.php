@@ -178,26 +178,27 @@ final class BikeDips
     }
 
     /**
-     * What each pot day dips on the way that looks best along given ones, of a few kept at each; null where none gets through.
+     * The way that looks best along given pot days, of a few kept at each: what each of them dips, and what this bike comes to, the pot
+     * days left out; null where none gets through.
      *
      * @param list<int> $pots
      *
-     * @return array<int, list<int>>|null
+     * @return array{array<int, list<int>>, float}|null
      */
     public function along(array $pots, int $width): ?array
     {
-        [$taken, $this->steps] = $this->memo->of(
+        [$found, $this->steps] = $this->memo->of(
             'along ' . implode(',', $pots) . " {$width} {$this->standing}",
             fn(): array => [$this->ridden($pots, $width), $this->steps],
         );
 
-        return $taken;
+        return $found;
     }
 
     /**
      * @param list<int> $pots
      *
-     * @return array<int, list<int>>|null
+     * @return array{array<int, list<int>>, float}|null
      */
     private function ridden(array $pots, int $width): ?array
     {
@@ -227,7 +228,9 @@ final class BikeDips
         }
         $ends = array_map(fn(DipWay $way) => $way->minutes() + $this->in->endMinutesPerChain * $way->run->spent(), $ways);
 
-        return $ways[(int) array_search(min($ends), $ends, true)]->taken;
+        $least = min($ends);
+
+        return [$ways[(int) array_search($least, $ends, true)]->taken, $least];
     }
 
     /**
@@ -473,20 +476,18 @@ final class BikeDips
         }
         // To dip a chain with wax left wastes that: what a choice wastes is never won back.
         [$minutes, $spent] = [$way->minutes(), array_sum($spentEach)];
-        $spare = array_map(
-            fn(int $k) => $room === null
-                ? INF
-                : $room[$k][0][$way->choice | (1 << $bit)] - $this->bound($minutes, $way->dips, $spent, $day, $k),
-            array_keys($this->prices),
-        );
+        $spare = [];
+        foreach ($this->prices as $k => $_) {
+            $spare[] =
+                $room === null ? INF : $room[$k][0][$way->choice | (1 << $bit)] - $this->bound($minutes, $way->dips, $spent, $day, $k);
+        }
         $choices = [[[], array_fill(0, count($this->prices), 0.0)]];
         foreach ($alike as $chains) {
             $used = $spentEach[$chains[0]];
-            $waste = array_map(
-                fn(BatchPrice $price, array $coats) => $this->in->perDipMinutes + $price->share - $coats[0] * $used,
-                $this->prices,
-                $this->coatPrices,
-            );
+            $waste = [];
+            foreach ($this->prices as $k => $price) {
+                $waste[] = $this->in->perDipMinutes + $price->share - $this->coatPrices[$k][0] * $used;
+            }
             foreach ($choices as [$choice, $wasted]) {
                 for ($count = 1; $count <= count($chains); $count++) {
                     foreach ($wasted as $k => $minutes) {

@@ -64,15 +64,16 @@ final class BikeRun
     {
         $worn = [];
         foreach ($this->used as $n => $km) {
-            $chain = $this->bike->chains[$n];
             if (
-                ($km > 0.0 ||
-                    isset($this->bare[$n]) ||
-                    ($this->hours[$n] ?? 0.0) > 0.0 ||
-                    (isset($this->dipBy[$n]) && $chain->dipFrom <= $day)) &&
-                !in_array($day, $chain->notOn, true)
+                $km > 0.0 ||
+                isset($this->bare[$n]) ||
+                ($this->hours[$n] ?? 0.0) > 0.0 ||
+                (isset($this->dipBy[$n]) && $this->bike->chains[$n]->dipFrom <= $day)
             ) {
-                $worn[] = $n;
+                $notOn = $this->bike->chains[$n]->notOn;
+                if ($notOn === [] || !in_array($day, $notOn, true)) {
+                    $worn[] = $n;
+                }
             }
         }
 
@@ -220,7 +221,8 @@ final class BikeRun
 
     private function take(int $chain, float $km, float $hours): bool
     {
-        $this->used[$chain] = min($this->intervalKm, $this->used[$chain] + $km);
+        $used = $this->used[$chain] + $km;
+        $this->used[$chain] = $used < $this->intervalKm ? $used : $this->intervalKm;
         if ($hours > 0.0) {
             $this->hours[$chain] = min($this->intervalHours, $this->hours[$chain] + $hours);
         }

@@ -545,25 +545,32 @@ final class ChosenDips
      */
     private function along(array $days): bool
     {
-        $dips = array_fill_keys($days, []);
+        [$dips, $minutes] = [array_fill_keys($days, []), 0.0];
         foreach ($this->bikes as $n => $bike) {
-            $taken = $bike->along($days, self::WIDTH);
+            $found = $bike->along($days, self::WIDTH);
             $this->steps -= $bike->steps();
-            if ($taken === null) {
+            if ($found === null) {
                 return false;
             }
-            foreach ($taken as $day => $chains) {
+            $minutes += $found[1];
+            foreach ($found[0] as $day => $chains) {
                 $dips[$day] = [...$dips[$day], ...array_map(fn(int $chain) => $this->in->bikes[$n]->chains[$chain]->id, $chains)];
             }
         }
-
-        return $this->offer(
-            array_filter(
-                $dips,
-                fn(array $chains, int $day) => $chains !== [] || in_array($day, $this->in->pinned, true),
-                ARRAY_FILTER_USE_BOTH,
-            ),
+        $dips = array_filter(
+            $dips,
+            fn(array $chains, int $day) => $chains !== [] || in_array($day, $this->in->pinned, true),
+            ARRAY_FILTER_USE_BOTH,
         );
+        foreach ($dips as $day => $chains) {
+            $minutes +=
+                $this->in->fixedMinutes +
+                $this->in->batches(count($chains)) * $this->in->batchMinutes +
+                (in_array($day, $this->in->reluctant, true) ? self::RELUCTANCE : 0.0);
+        }
+
+        // One that takes longer is not ridden once more to see it.
+        return $minutes - self::slack($minutes) <= $this->allowance() && $this->offer($dips);
     }
 
     /**

@@ -1127,7 +1127,6 @@ export interface PlanPage {
   weeks: number
   mostWeeks: number
   plan: PlanView
-  shopping: { what: string; by: string; why: string; cost: string; soon: boolean }[]
   changes: PlanChange[]
   remedies: { title: string; does: string; good: boolean; dates: string[] }[]
   terms: PlanTermsView
@@ -1137,6 +1136,7 @@ export interface PlanPage {
   wetDays: WetDayView[]
   calendar: boolean
   forms: FormDefaults
+  shopping?: { what: string; by: string; why: string; cost: string; soon: boolean }[]
   sure?: string
   learned?: LearnedMinutesView | null
   passed?: string

@@ -56,11 +56,10 @@ final class PlanController extends Controller
             $props->page(
                 $current->membership(),
                 $readPlan->rides($workshop),
-                $readShopping($workshop, $plan),
-                $readPrices($workshop),
                 array_keys($readBaths($workshop)),
                 $readWeather->wetDays($workshop, $plan),
             ) + [
+                'shopping' => Inertia::defer(fn() => $props->shopping($readShopping($workshop, $plan), $readPrices($workshop))),
                 'sure' => Inertia::defer(fn() => $props->sure()),
                 'learned' => Inertia::defer(fn() => $props->learned($readMinutes($workshop))),
                 'passed' => Inertia::defer(fn() => $props->passed($readPlan->passed($workshop))),

@@ -250,7 +250,8 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
           <PhoneFold :title="t('buy.title')" test="fold-buy"
             ><section aria-labelledby="buy" data-test="shopping">
               <h2 id="buy">{{ t('buy.title') }}</h2>
-              <p v-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
+              <div v-if="!shopping" class="shopping-place" />
+              <p v-else-if="!shopping.length" class="muted small">{{ t('buy.none') }}</p>
               <table v-else class="plain">
                 <tbody>
                   <tr v-for="item in shopping" :key="item.what + item.by + item.why">
@@ -391,6 +392,10 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 }
 .doubts p {
   margin: 3px 0;
+}
+/* As high as a short list: what lies below stays where it is. */
+.shopping-place {
+  height: 74px;
 }
 .cols {
   display: grid;
