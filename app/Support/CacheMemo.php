@@ -103,14 +103,12 @@ final class CacheMemo implements Memo
             for ($waited = false; !flock($turn, LOCK_EX | LOCK_NB) && microtime(true) < $untilS; $waited = true) {
                 usleep(self::LOOK_US);
             }
-            if ($waited) {
-                // Another request has worked on the same in the meantime.
-                foreach ($this->packed as $each => $packed) {
-                    $this->packed[$each] = array_replace($this->kept($each), $packed);
-                }
-                if (isset($this->packed[$sort][$key])) {
-                    return unserialize($this->packed[$sort][$key]);
-                }
+            // Another request may have worked on the same since this one read what was kept; who waited knows that one has.
+            foreach ($waited ? array_keys($this->packed) : [$sort] as $each) {
+                $this->packed[$each] = array_replace($this->kept($each), $this->packed[$each]);
+            }
+            if (isset($this->packed[$sort][$key])) {
+                return unserialize($this->packed[$sort][$key]);
             }
             $value = $make();
             $this->keep();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Support\CacheMemo;
 use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\DB;
 
 it('keeps from one request to the next what was worked out, each sort of thing for itself', function (): void {
     $request = fn(): CacheMemo => new CacheMemo(app(Repository::class));
@@ -43,4 +44,20 @@ it('keeps from one request to the next what was worked out, each sort of thing f
     // Another version of the program may come to something else by the same key.
     config(['dripel.code' => 'another']);
     expect($request()->of('plan of another', fn() => 'anew'))->toBe('anew');
+});
+
+it('has what one page worked out for the others at once, and works nothing out that one of them has', function (): void {
+    // As a server runs it: in the tests' own transaction, and in a command, nobody takes turns.
+    DB::swap(Mockery::mock(app('db'), ['transactionLevel' => 0]));
+    (fn() => ($this->isRunningInConsole = false))->call(app());
+    $request = fn(): CacheMemo => new CacheMemo(app(Repository::class));
+    [$shed, $ahead] = [$request(), $request()];
+    expect($ahead->of('plan of before', fn() => 'known'))->toBe('known');
+    // What is made on the way to it belongs to it, and is there as well.
+    $made = $shed->of('plan', fn() => 'plan by ' . $shed->of('alone', fn() => 'the Shed'));
+    $again = fn(): string => 'made again';
+    expect([$made, $ahead->of('plan', $again), $ahead->of('alone', $again)])->toBe(['plan by the Shed', 'plan by the Shed', 'the Shed']);
+    // What cannot be made keeps nobody waiting.
+    expect(fn() => $shed->of('plan that fails', fn() => throw new LogicException('impossible')))->toThrow(LogicException::class);
+    expect($ahead->of('plan that fails', fn() => 'all the same'))->toBe('all the same');
 });

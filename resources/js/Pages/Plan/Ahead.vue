@@ -395,7 +395,7 @@ const remove = (id: number) => write('delete', `/entries/planned_rides/${id}`)
 }
 /* As high as a short list: what lies below stays where it is. */
 .shopping-place {
-  height: 74px;
+  height: 96px;
 }
 .cols {
   display: grid;
