@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Logbook\About;
+use App\Logbook\ActionKind;
+use App\Logbook\Draft;
+use App\Logbook\Ledger;
 use App\Models\Dip;
 use App\Models\Pot;
 use App\Pot\ReadBaths;
@@ -75,6 +79,17 @@ it('keeps the book of a bath from dips and fills, weighed or not, by hand', func
         ->toEqualWithDelta(20 / 420, 1e-9)
         ->and(Dip::query()->where('pot_id', $pot->id)->pluck('pickup_g')->all())
         ->toBe([null, 4.5]);
+    // A was weighed after all: what went in together still did, and A brought its grit into all of the wax.
+    $weighed = app(Ledger::class)->record($this->bench->by(), ActionKind::CorrectPotDay, function (Draft $draft) use ($a, $pot): About {
+        $draft->replace(Dip::query()->live()->where('pot_id', $pot->id)->where('component_id', $a->id)->sole(), ['pickup_g' => 6.0]);
+
+        return new About();
+    });
+    expect(($this->bath)($pot)->ledger?->waxG)
+        ->toEqualWithDelta(420 - 6 - 4.5, 1e-9)
+        ->and(($this->bath)($pot)->ledger?->grit)
+        ->toEqualWithDelta($ledger->grit, 1e-12);
+    $this->post("/actions/{$weighed->id}/undo", ['action_id' => (string) Str::uuid()])->assertSessionHasNoErrors();
     // A dip that nobody says the pot of is in no book; an earlier one that is entered late is before the fill.
     $this->post('/dips', ['chains' => [$b->id], 'dry' => true] + Bench::form(40));
     $this->post('/dips', ['chains' => [$b->id], 'dry' => true, 'pot_id' => $pot->id] + Bench::form(95));
