@@ -47,21 +47,24 @@ final class Reads
     }
 
     /**
-     * What follows from other things that were read, and was worked out before, is not read anew to see whether those are the same.
+     * What follows from other things that were read, and was worked out before, is not read anew to see whether those are the same; and who
+     * keeps what was worked out now has written nothing that a page says.
      *
      * @template T
      *
-     * @param Closure(): T $read
+     * @param Closure(): T $work
      *
      * @return T
      */
-    public static function aside(Closure $read): mixed
+    public static function aside(Closure $work): mixed
     {
         [$noted, self::$noted] = [self::$noted, null];
+        $modified = self::connection()->hasModifiedRecords();
         try {
-            return $read();
+            return $work();
         } finally {
             self::$noted = $noted;
+            self::connection()->setRecordModificationState($modified);
         }
     }
 

@@ -129,7 +129,8 @@ final class CacheMemo implements Memo
             $all = array_diff_key($this->packed[$sort], $asked) + $others + $asked;
             // All that this request asked for: the next one asks for it again, however many chains there are.
             $newest = array_slice($all, -max(self::MOST, count($this->asked[$sort] ?? [])), null, true);
-            DiskTrouble::mayFail(fn() => $this->cache->put($this->name($sort), [self::code(), $newest], 86400 * self::DAYS));
+            $put = fn(): bool => $this->cache->put($this->name($sort), [self::code(), $newest], 86400 * self::DAYS);
+            Reads::aside(fn() => DiskTrouble::mayFail($put));
         }
         $this->grown = [];
     }

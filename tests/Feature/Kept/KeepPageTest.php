@@ -7,6 +7,7 @@ use App\Kept\KeptPage;
 use App\Kept\Reads;
 use App\Models\Role;
 use App\Support\AppClock;
+use App\Support\CacheMemo;
 use App\Support\LeanRows;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
@@ -132,6 +133,20 @@ it('keeps nothing that writes, reads a great deal or fails', function (Closure $
     'fails' => fn() => new Response('Not here', 404),
 ]);
 
+it('keeps a page that keeps what it worked out', function (): void {
+    $this->actingAs((new Bench())->owner);
+    // As a server runs it: what is made is kept for other pages at once.
+    DB::swap(Mockery::mock(app('db'), ['transactionLevel' => 0]));
+    (fn() => ($this->isRunningInConsole = false))->call(app());
+    $ask = told(fn() => (new CacheMemo(Cache::store('database')))->of('plan', fn() => 'worked out'));
+    expect($ask())
+        ->toBe(['worked out', true])
+        ->and(DB::table('cache')->where('key', 'like', '%memo%')->count())
+        ->toBe(1)
+        ->and($ask())
+        ->toBe(['worked out', false]);
+});
+
 it('puts the second and the word by which scripts may run in anew', function (): void {
     [$made, $reads] = Reads::of(fn() => new Response('<script nonce="abc">{"nowS":100,"at":100}</script>', 200, ['X-Inertia' => 'true']));
     $answer = KeptPage::of($made, $reads, 'abc', 100)->answer('xyz', 107);
@@ -167,18 +182,21 @@ it('says at once what stands beside the entries, however it came there', functio
     $bench = new Bench();
     $all = furnish($bench);
     $this->actingAs($bench->owner);
-    $answered = function () use ($all): int {
+    // Each page, and what comes after one.
+    [$paths, $ahead] = [keptPaths($all['chain']), $this->get('/ahead')->viewData('page')];
+    $answered = function () use ($paths, $ahead): int {
         $before = KeptAgainstMade::$answered;
-        array_map(fn(string $path) => $this->get($path)->assertOk(), keptPaths($all['chain']));
+        array_map(fn(string $path) => $this->get($path)->assertOk(), $paths);
+        Bench::partial($this, '/ahead', $ahead, 'shopping');
 
         return KeptAgainstMade::$answered - $before;
     };
     $answered();
     $answered();
-    expect($answered())->toBe(count(keptPaths($all['chain'])));
+    expect($answered())->toBe(count($paths) + 1);
     $happens($all);
     // Each that is still answered is equal (KeptAgainstMade).
-    expect($answered())->toBeLessThan(count(keptPaths($all['chain'])));
+    expect($answered())->toBeLessThan(count($paths) + 1);
 })->with([
     'a job is over' => fn(array $all) => DB::table('guided_jobs')->update(['ended_at' => Bench::NOW]),
     'a tap in a job' => fn(array $all) => DB::table('guided_taps')->insert([
