@@ -44,11 +44,11 @@ final class LeanRows
     /** @param list<int|string> $bindings */
     private static function asked(string $sql, array $bindings): PDOStatement
     {
-        $beganS = microtime(true);
-        $statement = DB::connection()->getPdo()->prepare($sql);
+        [$database, $beganS] = [DB::connection(), microtime(true)];
+        $statement = $database->getPdo()->prepare($sql);
         $statement->execute($bindings);
         // As of any other: whoever counts what is asked counts these.
-        DB::connection()->logQuery($sql, $bindings, 1000 * (microtime(true) - $beganS));
+        $database->logQuery($sql, $bindings, 1000 * (microtime(true) - $beganS));
 
         return $statement;
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Logbook;
 
-use Dripel\Core\Bath\BathDip;
 use Dripel\Core\Bath\BathEvent;
 use Dripel\Core\Bath\ChainPickup;
+use Dripel\Core\Bath\PotBook;
 use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Plan\PlannedRide;
@@ -148,8 +148,8 @@ final class RecordedBook
     }
 
     /**
-     * What had been done with the wax in a pot by an instant, as it was known then, in order, each chain a dip of its
-     * own. What a chain brought in is left out: it tells how dirty a bath is, not how much is left.
+     * What had been done with the wax in a pot by an instant, as it was known then, in order. What a chain brought in is left out: it
+     * tells how dirty a bath is, not how much is left.
      *
      * @param Settings $settings as known then
      *
@@ -159,25 +159,17 @@ final class RecordedBook
      */
     public function bath(int $potId, int $atS, Settings $settings): array
     {
-        $all = [];
-        foreach (Recorded::at($this->potEntries, $atS) as $entry) {
-            $entry->potId === $potId && $entry->moment->unixS <= $atS && ($all[] = [$entry->moment, $entry->event()]);
-        }
+        $entries = array_filter(
+            Recorded::at($this->potEntries, $atS),
+            fn(PotEntry $entry) => $entry->potId === $potId && $entry->moment->unixS <= $atS,
+        );
         $dips = array_values(
             array_filter(Recorded::at($this->events, $atS), fn(Event $one) => $one instanceof Dip && $one->moment->unixS <= $atS),
         );
         usort($dips, fn(Dip $a, Dip $b) => $a->moment->unixS <=> $b->moment->unixS);
-        $usual = ChainPickup::ofDips($dips);
-        foreach ($dips as $dip) {
-            if ($dip->potId === $potId) {
-                $massG = $settings->number(SettingKey::ChainMassG, $dip->chainId) ?? BathDip::CHAIN_G;
-                $chain = new BathDip($massG, $dip->pickupG, 0.0, $dip->rinsed, $usual[$dip->chainId]->meanG ?? null);
-                $all[] = [$dip->moment, BathEvent::dip($dip->moment->unixS, [$chain])];
-            }
-        }
-        usort($all, fn(array $a, array $b) => [$a[0]->unixS, $a[0]->sequence] <=> [$b[0]->unixS, $b[0]->sequence]);
+        $inIt = array_filter($dips, fn(Dip $dip) => $dip->potId === $potId);
 
-        return array_column($all, 1);
+        return PotBook::events($entries, $inIt, ChainPickup::ofDips($dips), $settings, fn() => 0.0);
     }
 
     /** @return list<PlannedRide> that were meant then, and not over: YYYY-MM-DD of the workshop's time zone */

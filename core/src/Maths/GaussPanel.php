@@ -50,7 +50,7 @@ final class GaussPanel
         return $this->course($place)[0];
     }
 
-    /** The function itself at a place within. */
+    /** The function itself at a place within; without the integral, for whoever looks for a place of it. */
     public function value(float $place): float
     {
         [$x, $terms] = [$this->unit($place), $this->terms()];

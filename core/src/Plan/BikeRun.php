@@ -171,6 +171,7 @@ final class BikeRun
         return $spent;
     }
 
+    /** The same of all of them. */
     public function spent(): float
     {
         return (float) array_sum($this->spentEach());
@@ -221,8 +222,7 @@ final class BikeRun
 
     private function take(int $chain, float $km, float $hours): bool
     {
-        $used = $this->used[$chain] + $km;
-        $this->used[$chain] = $used < $this->intervalKm ? $used : $this->intervalKm;
+        $this->used[$chain] = min($this->intervalKm, $this->used[$chain] + $km);
         if ($hours > 0.0) {
             $this->hours[$chain] = min($this->intervalHours, $this->hours[$chain] + $hours);
         }
