@@ -12,9 +12,9 @@ use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Keeps what was worked out for a workshop from one request to the next. Each thing is packed by itself: a request unpacks what it asks for,
- * not the plans of every ride before. What other code worked out is not read: a model may mean something else by the same input. After an
- * entry was made many pages ask for the same new figures at one moment: one request works each of them out, and the others have it at once.
+ * Keeps what was worked out for a workshop from one request to the next. Each thing is packed by itself: a request unpacks what it asks
+ * for, not the plans of every ride before. What other code worked out is not read: a model may mean something else by the same input.
+ * After an entry was made many pages ask for the same new figures at one moment: one works each of them out, the others have it at once.
  */
 final class CacheMemo implements Memo
 {
