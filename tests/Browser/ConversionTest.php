@@ -64,7 +64,7 @@ it('brings a bike ridden on oil from its arrival to the first ride on wax, on th
             ->click('submit')
             ->awaitText('plan-lines', 'Bare about')
             ->click('start');
-        $job()->at('prepare')->until('check')->done()->click('pot-next');
+        $job()->at('prepare')->until('check')->done()->sent()->click('pot-next');
         // Nobody read its plate: it is planned all the same, and says by what.
         $plan = $open('/pot-day')->awaitText('plan-lines', 'done about')->awaitText('warning', 'by its kind and wax');
         $plan->click('begin');

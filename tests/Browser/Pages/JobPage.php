@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Pages;
 
-use Facebook\WebDriver\WebDriverBy as By;
+use Facebook\WebDriver\Remote\RemoteWebElement;
 
 /** A guided job, tapped through. */
 final class JobPage extends Page
 {
     /** The longest step takes two hours of its own, 36 s at the pace of the tests, and a slow machine its time besides. */
     private const STEP_S = 120;
+
+    /** No step has so many boxes, however often it is drawn anew under a hand. */
+    private const BOXES = 100;
 
     /** Waits for a step of this kind. */
     public function at(string $code): self
@@ -38,22 +41,26 @@ final class JobPage extends Page
         $this->believeTheBath();
         $key === '' ? $this->click('job-done') : $this->press($key);
 
-        return $this->await('the step after', fn() => $this->has('job-over') || $this->position() !== $position);
+        $this->inPage(
+            'the step after',
+            <<<'JS'
+            const position = document.querySelector('[data-position]')?.dataset.position ?? -1
+            return document.querySelector('[data-test=job-over]') !== null || Number(position) !== arguments[0]
+            JS
+            ,
+            [$position],
+        );
+
+        return $this;
     }
 
     /** Beside a bath the page is drawn anew every second or so: until each of them is ticked. */
     private function tickAll(): void
     {
-        $this->await(
-            'all ticked',
-            function (): bool {
-                $open = array_filter($this->driver->findElements(By::cssSelector('.ticks input')), fn($box) => !$box->isSelected());
-                array_map(fn($box) => $box->click(), $open);
-
-                return $open === [];
-            },
-            self::STEP_S,
-        );
+        $next = fn() => $this->inPage('a box to tick', "return document.querySelector('.ticks input:not(:checked)') ?? 'none'");
+        for ($ticked = 0; ($box = $next()) instanceof RemoteWebElement && $ticked < self::BOXES; $ticked++) {
+            $this->steadily(fn() => $box->click());
+        }
     }
 
     /** A bath that its watts say is solid is believed hot by a thermometer. */
@@ -111,6 +118,8 @@ final class JobPage extends Page
         $taken =
             "return Object.keys(localStorage).filter((key) => key.startsWith('dripel-job-')).every((key) => localStorage[key] === '[]')";
 
-        return $this->await('all taps taken', fn() => $this->driver->executeScript($taken));
+        $this->inPage('all taps taken', $taken);
+
+        return $this;
     }
 }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Pages;
 
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy as By;
-use Facebook\WebDriver\WebDriverExpectedCondition as Until;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Browser\Support\InPage;
 use Tests\Feature\Text\CodeNames;
 
 /** What a person sees and does on any page. Parts are found by their data-test name. */
@@ -21,6 +22,49 @@ class Page
 
     /** What a form says that the machine was too busy to take. */
     private const NOT_SAVED = 'Not saved: no connection. Press again.';
+
+    /** Part $name. On the phone only the bike of today stands open on the wall, and what is folded away is drawn when it is opened. */
+    private const FIND = <<<'JS'
+    const part = document.querySelector(`[data-test="${arguments[0]}"]`)
+    if (!part) {
+        const bike = /-(\w+)( \w+)?$/.exec(arguments[0])
+        bike && document.querySelector(`[data-test="unfold-${bike[1]}"]`)?.click()
+        document.querySelectorAll('details.phone-fold').forEach((fold) => fold.dispatchEvent(new Event('toggle')))
+    }
+
+    JS;
+
+    /** Opens what the part is folded into: on the phone much is a line until it is tapped. */
+    private const OPEN = <<<'JS'
+    const own = part?.closest('summary') || part?.matches('details') ? part.closest('details') : null
+    for (let fold = part?.closest('details:not([open])'); fold; fold = fold.parentElement?.closest('details:not([open])'))
+        if (fold !== own) fold.open = true
+
+    JS;
+
+    /** What a part says, and what all of a name say. */
+    private const SAID = <<<'JS'
+    const words = (part) => part.innerText.replace(/[\u00a0\t]/g, ' ').replace(/ *\n\s*/g, '\n').trim()
+    const said = (name) => [...document.querySelectorAll(`[data-test="${name}"]`)].map(words).join('\n')
+
+    JS;
+
+    /** A machine that is too busy to answer has the page say that it was not saved: then somebody presses once more, which counts once. */
+    private const PRESS_AGAIN = <<<'JS'
+    const pressAgain = (pressed, refusal) => {
+        if (!pressed || !said('done').includes(refusal)) return
+        document.querySelector('[data-test="done"] button:last-child')?.click()
+        document.querySelector(pressed)?.click()
+    }
+
+    JS;
+
+    /** Calls back once nothing moves any more: what opens has opened. What turns for ever does not count. */
+    private const STILL = <<<'JS'
+    const moving = () => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.getTiming().iterations !== Infinity)
+    const still = (then, frames = 0) => requestAnimationFrame(() => (frames > 2 ? then() : still(then, moving() ? 0 : frames + 1)))
+
+    JS;
 
     /** What was pressed last. */
     private ?string $pressed = null;
@@ -61,14 +105,13 @@ class Page
     /** All of it is drawn: what is not in sight comes a moment after what is. */
     private function drawn(): static
     {
-        $this->driver->wait(self::PATIENCE_S, 50)->until(
-            fn() => $this->driver->executeScript(
-                <<<'JS'
-                const app = document.getElementById('app')
-                return !app || (app.childElementCount > 0 && !document.querySelector('main[aria-busy]'))
-                JS
-                ,
-            ),
+        $this->inPage(
+            'a page that is drawn',
+            <<<'JS'
+            const app = document.getElementById('app')
+            return !app || (app.childElementCount > 0 && !document.querySelector('main[aria-busy]'))
+            JS
+            ,
         );
 
         return $this;
@@ -77,41 +120,21 @@ class Page
     public function click(string $part): static
     {
         $this->pressed = "[data-test=\"{$part}\"]";
-        $this->part($part);
-        $this->unfold($part)->steadily(function () use ($part): void {
-            $element = $this->driver
-                ->wait(self::PATIENCE_S, 50)
-                ->until(Until::elementToBeClickable($this->by($part)), "{$part} cannot be clicked");
-            // As a person does: not under the header, nor under the bar at the foot.
-            $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
-            $element->click();
-        });
-
-        return $this;
-    }
-
-    /** On the phone what is folded away is drawn when it is opened: as if it had been, so that it is known which of them holds a part. */
-    private function drawFolded(): null
-    {
-        $this->driver->executeScript(
-            "document.querySelectorAll('details.phone-fold').forEach((fold) => fold.dispatchEvent(new Event('toggle')))",
-        );
-
-        return null;
-    }
-
-    /** Opens what a part is folded into: on the phone much is a line until it is tapped. */
-    private function unfold(string $part): static
-    {
-        $this->driver->executeScript(
-            <<<'JS'
-            const part = document.querySelector(arguments[0])
-            const own = part?.closest('summary') || part?.matches('details') ? part.closest('details') : null
-            for (let fold = part?.closest('details:not([open])'); fold; fold = fold.parentElement?.closest('details:not([open])'))
-                if (fold !== own) fold.open = true
-            JS
-            ,
-            ["[data-test=\"{$part}\"]"],
+        // As a person does: not under the header, nor under the bar at the foot.
+        $this->steadily(
+            fn() => $this->inPage(
+                "{$part} to be clicked",
+                self::FIND .
+                    self::OPEN .
+                    InPage::READY .
+                    <<<'JS'
+                    if (!ready(part)) return null
+                    part.scrollIntoView({ block: 'center' })
+                    return part
+                    JS
+                    ,
+                [$part],
+            )->click(),
         );
 
         return $this;
@@ -119,13 +142,18 @@ class Page
 
     public function fill(string $field, string $value): static
     {
-        $this->steadily(function () use ($field, $value): void {
-            $input = $this->driver
-                ->wait(self::PATIENCE_S, 50)
-                ->until(Until::elementToBeClickable(By::cssSelector("input[name=\"{$field}\"]")));
-            $input->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE]);
-            $input->sendKeys($value);
-        });
+        $this->steadily(
+            fn() => $this->inPage(
+                "field {$field}",
+                InPage::READY .
+                    <<<'JS'
+                    const field = document.querySelector(`input[name="${arguments[0]}"]`)
+                    return ready(field) && field
+                    JS
+                    ,
+                [$field],
+            )->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE, $value]),
+        );
 
         return $this;
     }
@@ -137,12 +165,17 @@ class Page
             "arguments[0].querySelector('.v-field').dispatchEvent(new MouseEvent('mousedown', { bubbles: true }))",
             [$this->part($part)],
         );
-        $find = fn() => $this->driver->executeScript(
-            "return [...document.querySelectorAll('.v-overlay--active .v-list-item')].find((item) => item.innerText.includes(arguments[0]))",
+        $this->inPage(
+            "a choice {$choice}",
+            <<<'JS'
+            const items = [...document.querySelectorAll('.v-overlay--active .v-list-item')]
+            const item = items.find((item) => item.innerText.includes(arguments[0]))
+            item?.click()
+            return item !== undefined
+            JS
+            ,
             [$choice],
         );
-        $this->await("a choice {$choice}", fn() => $find() !== null);
-        $this->driver->executeScript('arguments[0].click()', [$find()]);
 
         return $this;
     }
@@ -165,61 +198,46 @@ class Page
     {
         $this->part($form);
         $this->pressed = "[data-test=\"{$form}\"] [data-test=\"submit\"]";
-        $this->driver->findElement(By::cssSelector($this->pressed))->click();
-        $gone = Until::invisibilityOfElementLocated($this->by($form))->getApply();
-        $this->await("{$form} taken", function () use ($gone): bool {
-            $this->pressAgain();
+        $this->steadily(
+            fn() => $this->inPage(
+                "{$form} to be sent",
+                InPage::READY . 'const button = document.querySelector(arguments[0]); return ready(button) && button',
+                [$this->pressed],
+            )->click(),
+        );
 
-            return (bool) $gone($this->driver);
-        });
-
-        return $this;
-    }
-
-    /** A machine that is too busy to answer has the page say that it was not saved: then somebody presses once more, which counts once. */
-    private function pressAgain(): void
-    {
-        if ($this->pressed !== null && str_contains($this->steadily($this->said('done')), self::NOT_SAVED)) {
-            $this->driver->executeScript(
+        $this->inPage(
+            "{$form} taken",
+            self::SAID .
+                self::PRESS_AGAIN .
+                InPage::READY .
                 <<<'JS'
-                document.querySelector('[data-test="done"] button:last-child')?.click()
-                document.querySelector(arguments[0])?.click()
+                const [name, ...again] = arguments
+                pressAgain(...again)
+                const form = document.querySelector(`[data-test="${name}"]`)
+                return !form || !shown(form)
                 JS
                 ,
-                [$this->pressed],
-            );
-        }
-    }
-
-    /** @return callable(): string */
-    private function said(string $part): callable
-    {
-        return fn(): string => str_replace(
-            "\u{a0}",
-            ' ',
-            implode("\n", array_map(fn($e) => $e->getText(), $this->driver->findElements($this->by($part)))),
+            [$form, $this->pressed, self::NOT_SAVED],
         );
+
+        return $this;
     }
 
     public function part(string $part): RemoteWebElement
     {
-        try {
-            return $this->driver
-                ->wait(self::PATIENCE_S, 50)
-                ->until(fn() => $this->driver->findElements($this->by($part))[0] ?? $this->unfoldBike($part)->drawFolded());
-        } catch (TimeoutException) {
-            throw new TimeoutException("{$part} never came\n{$this->whereItStands()}");
-        }
+        return $this->inPage("{$part} there", self::FIND . 'return part', [$part]);
     }
 
-    /** On the phone only the bike of today stands open on the wall; the others come one after the other. */
-    private function unfoldBike(string $part): static
+    /**
+     * Waits in the page until a script returns what is not false; what it waited for and where it stands is said if it never does.
+     *
+     * @param list<mixed> $given
+     */
+    protected function inPage(string $what, string $script, array $given = [], int $seconds = self::PATIENCE_S): mixed
     {
-        if (preg_match('/-(\w+)( \w+)?$/', $part, $named) === 1) {
-            $this->driver->executeScript('document.querySelector(arguments[0])?.click()', ["[data-test=\"unfold-{$named[1]}\"]"]);
-        }
-
-        return $this;
+        return InPage::await($this->driver, $script, $given, $seconds) ??
+            throw new TimeoutException("never: {$what}\n" . InPage::whereItStands($this->driver));
     }
 
     /** Waits until something is so; what it waited for and where it stands is said if it never was. */
@@ -228,29 +246,19 @@ class Page
         try {
             $this->driver->wait($seconds, 50)->until($isSo);
         } catch (TimeoutException) {
-            throw new TimeoutException("never: {$what}\n{$this->whereItStands()}");
+            throw new TimeoutException("never: {$what}\n" . InPage::whereItStands($this->driver));
         }
 
         return $this;
     }
 
-    /** What somebody would see who came by now: for whoever reads why a walk ended where nobody looked. */
-    private function whereItStands(): string
-    {
-        return (string) $this->driver->executeScript(
-            "return `at \${location.pathname}\${location.search}: \${document.body.innerText.replace(/\\s+/g, ' ').slice(0, 900)}`",
-        );
-    }
-
     public function text(string $part): string
     {
-        $this->part($part);
-
-        return $this->unfold($part)->steadily(fn(): string => str_replace("\u{a0}", ' ', $this->part($part)->getText()));
+        return $this->inPage("{$part} to be read", self::FIND . self::OPEN . self::SAID . 'return part && [words(part)]', [$part])[0];
     }
 
     /**
-     * What was drawn anew between finding and using it is found once more.
+     * What was drawn anew between finding and using it, or was still coming out from under something, is found once more.
      *
      * @template T
      *
@@ -258,29 +266,39 @@ class Page
      *
      * @return T
      */
-    private function steadily(callable $do): mixed
+    protected function steadily(callable $do): mixed
     {
         for ($once = 0; ; $once++) {
             try {
                 return $do();
-            } catch (StaleElementReferenceException $e) {
+            } catch (StaleElementReferenceException | ElementClickInterceptedException $e) {
                 $once < 20 ?: throw $e;
+                usleep(50_000);
             }
         }
     }
 
     public function awaitText(string $part, string $text): static
     {
-        $said = $this->said($part);
-        $asked = str_starts_with(self::NOT_SAVED, $text);
+        $again = str_starts_with(self::NOT_SAVED, $text) ? null : $this->pressed;
         try {
-            $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($asked, $part, $said, $text): bool {
-                $asked || $this->pressAgain();
+            $this->inPage(
+                "{$part} saying {$text}",
+                self::SAID .
+                    self::PRESS_AGAIN .
+                    <<<'JS'
+                    const [name, text, pressed, refusal] = arguments
+                    pressAgain(pressed, refusal)
+                    const part = document.querySelector(`[data-test="${name}"]`)
 
-                return str_contains($this->unfold($part)->steadily($said), $text);
-            });
-        } catch (TimeoutException) {
-            throw new TimeoutException("{$part} never said {$text}, but: {$this->steadily($said)}\n{$this->whereItStands()}");
+                    JS
+                    .
+                    self::OPEN .
+                    'return said(name).includes(text)',
+                [$part, $text, $again, self::NOT_SAVED],
+            );
+        } catch (TimeoutException $e) {
+            throw new TimeoutException("{$e->getMessage()}\nIt says: {$this->text($part)}");
         }
 
         return $this;
@@ -298,35 +316,37 @@ class Page
 
     public function undo(): static
     {
-        $key = $this->text('done');
+        $before = $this->text('done');
         $this->click('undo');
+        $this->inPage('undone', self::SAID . "return ![arguments[0], ''].includes(said('done'))", [$before]);
 
-        return $this->await('undone', fn() => $this->has('done') && $this->text('done') !== $key);
+        return $this;
     }
 
     /** @return list<string> what axe finds in the open dialog, else on the page; nothing if all is well */
     public function axe(): array
     {
         // A page is looked at once it is there: the bar over it tells that something is still on its way.
-        $this->driver
-            ->wait(self::PATIENCE_S, 50)
-            ->until(fn() => $this->driver->findElements(By::cssSelector('.progress[role=progressbar]')) === []);
-        $this->settled();
+        $this->inPage('nothing on its way', "return !document.querySelector('.progress[role=progressbar]')");
         $this->driver->executeScript('return typeof axe') === 'object' || $this->driver->executeScript(self::axeScript());
 
         return $this->driver->executeAsyncScript(
-            <<<'JS'
-            const done = arguments[arguments.length - 1]
-            const dialog = document.querySelector('.v-overlay--active[role="dialog"]')
-            // What happens to lie half under the header at this scroll is no fault of the page.
-            if (!dialog) window.scrollTo(0, 0)
-            const why = (n) => n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160)
-            const node = (n) => `${n.html.slice(0, 140)} [${why(n)}]`
-            const runOnly = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
-            axe.run({ include: [dialog ?? document] }, { runOnly, resultTypes: ['violations'] }).then((result) =>
-                done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map(node).join(' | ')}`)))
-            JS
-            ,
+            self::STILL .
+                <<<'JS'
+                const done = arguments[arguments.length - 1]
+                const why = (n) => n.any.concat(n.all, n.none).map((c) => c.message).join('; ').slice(0, 160)
+                const node = (n) => `${n.html.slice(0, 140)} [${why(n)}]`
+                const runOnly = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+                still(async () => {
+                    const dialog = document.querySelector('.v-overlay--active[role="dialog"]')
+                    // What happens to lie half under the header at this scroll is no fault of the page.
+                    if (!dialog) window.scrollTo(0, 0)
+                    // No rule of these reads style sheets or listens to films, for which it would load all anew.
+                    const options = { runOnly, resultTypes: ['violations'], preload: false }
+                    const { violations } = await axe.run({ include: [dialog ?? document] }, options)
+                    done(violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map(node).join(' | ')}`))
+                })
+                JS,
         );
     }
 
@@ -339,16 +359,7 @@ class Page
     /** Waits until nothing moves any more: what opens has opened. What turns for ever does not count. */
     public function settled(): static
     {
-        $this->driver->executeAsyncScript(
-            <<<'JS'
-            const done = arguments[arguments.length - 1]
-            const moving = () => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.getTiming().iterations !== Infinity)
-            let still = 0
-            const look = () => requestAnimationFrame(() => { still = moving() ? 0 : still + 1; still > 2 ? done() : look() })
-            look()
-            JS
-            ,
-        );
+        $this->driver->executeAsyncScript(self::STILL . 'still(arguments[0])');
 
         return $this;
     }

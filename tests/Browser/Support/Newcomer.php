@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Support;
 
-use Facebook\WebDriver\Exception\WebDriverException;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
-use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverElement;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
@@ -15,30 +17,34 @@ final class Newcomer
 {
     private const PATIENCE_S = 40;
 
-    /** What is seen in the dialog or menu that is open, else anywhere; the one that is found is marked. */
+    /** What is seen in the dialog or menu that is open, else anywhere. */
     private const SEEN = <<<'JS'
     const open = [...document.querySelectorAll('.v-overlay--active')].at(-1) ?? document
     const words = (e) => e.innerText.replace(/\s+/g, ' ').trim()
     const seen = (css) => [...open.querySelectorAll(css)].filter(
         (e) => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden',
     )
-    document.querySelectorAll('[data-newcomer]').forEach((e) => e.removeAttribute('data-newcomer'))
+    const near = (e) => {
+        if (!ready(e)) return null
+        e.scrollIntoView({ block: 'center' })
+        return e
+    }
 
     JS;
 
     /** What can be pressed and says so; the shortest that begins so. */
     private const PRESSED = <<<'JS'
-    seen('a[href], button:not([disabled]), label, summary, .v-list-item')
-        .filter((e) => words(e) === arguments[0] || words(e).startsWith(arguments[0] + ' ') || e.ariaLabel === arguments[0])
-        .sort((a, b) => words(a).length - words(b).length)[0]
-        ?.setAttribute('data-newcomer', '')
+    return near(
+        seen('a[href], button:not([disabled]), label, summary, .v-list-item')
+            .filter((e) => words(e) === arguments[0] || words(e).startsWith(arguments[0] + ' ') || e.ariaLabel === arguments[0])
+            .sort((a, b) => words(a).length - words(b).length)[0],
+    )
     JS;
 
     /** The field under a label. */
     private const FIELD = <<<'JS'
     const label = seen('label').find((e) => words(e) === arguments[0])
-    const field = label && (document.getElementById(label.htmlFor) ?? label.querySelector('input'))
-    field?.setAttribute('data-newcomer', '')
+    return near(label && (document.getElementById(label.htmlFor) ?? label.querySelector('input')))
     JS;
 
     public int $steps = 0;
@@ -69,12 +75,7 @@ final class Newcomer
 
     public function sees(string $text): self
     {
-        $said = fn(): string => (string) preg_replace(
-            '/[\s\x{a0}]+/u',
-            ' ',
-            (string) $this->driver->executeScript('return document.body.innerText'),
-        );
-        $this->driver->wait(self::PATIENCE_S, 50)->until(fn() => str_contains($said(), $text), "“{$text}” was never seen");
+        $this->until("“{$text}” was never seen", "return document.body.innerText.replace(/\\s+/g, ' ').includes(arguments[0])", $text);
 
         return $this;
     }
@@ -82,21 +83,22 @@ final class Newcomer
     /** @param callable(WebDriverElement): mixed $do */
     private function with(string $find, string $words, callable $do): void
     {
-        $this->driver->wait(self::PATIENCE_S, 50)->until(function () use ($find, $words, $do): bool {
-            $this->driver->executeScript(self::SEEN . $find, [$words]);
-            $found = $this->driver->findElements(By::cssSelector('[data-newcomer]'))[0] ?? null;
-            if ($found === null) {
-                return false;
-            }
+        for ($once = 0; ; $once++) {
             try {
-                $this->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$found]);
-                $do($found);
-            } catch (WebDriverException) {
-                // Still moving, or drawn anew: once more.
-                return false;
-            }
+                $do($this->until("nothing says “{$words}”", InPage::READY . self::SEEN . $find, $words));
 
-            return true;
-        }, "nothing says “{$words}”");
+                return;
+            } catch (StaleElementReferenceException | ElementNotInteractableException | ElementClickInterceptedException $e) {
+                // Still moving, or drawn anew: once more.
+                $once < 100 ?: throw $e;
+                usleep(50_000);
+            }
+        }
+    }
+
+    private function until(string $never, string $script, string $words): mixed
+    {
+        return InPage::await($this->driver, $script, [$words], self::PATIENCE_S) ??
+            throw new TimeoutException("{$never}\n" . InPage::whereItStands($this->driver));
     }
 }
