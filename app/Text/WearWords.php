@@ -99,7 +99,7 @@ final readonly class WearWords
                     'limit' => $q->mark($chain->terms->limitPct),
                     'factor' => $q->number(exp($prior->rateLogSd), 1),
                 ]),
-                $own->count()
+                $own->enough()
                     ? $this->translator->say('wear.why_own', ['count' => (string) $own->chains, 'times' => $this->times($own->logFactor)])
                     : '',
                 $this->translator->say('wear.why_limit', [

@@ -337,7 +337,7 @@ final readonly class GaugeProps
                 $this->book->settings->lifeCurve()->points(),
             ),
             'house' => $this->book->settings->newest(SettingKey::LifePoints, 0)?->value === null,
-            'own' => $own->count()
+            'own' => $own->enough()
                 ? $this->translator->say('wear.own.counts', [
                     'count' => (string) $own->chains,
                     'times' => $this->words->times($own->logFactor),

@@ -59,7 +59,7 @@ final readonly class OwnChains
     }
 
     /** Whether there are enough of them to be listened to. */
-    public function count(): bool
+    public function enough(): bool
     {
         return $this->chains >= self::FEWEST;
     }
@@ -78,7 +78,7 @@ final readonly class OwnChains
     {
         $round = fn(float $log): float => round($log / self::STEP) * self::STEP;
 
-        return $this->count()
+        return $this->enough()
             ? new WearPrior(
                 $house->rateMedian * exp($round($this->logFactor)),
                 $round($this->logSd),

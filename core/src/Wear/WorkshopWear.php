@@ -73,7 +73,7 @@ final class WorkshopWear
         $bikeId = $this->book->settings->home($chainId, $this->nowS);
         $ofBike = $bikeId === null ? null : $this->own($chainId, $bikeId);
 
-        return $ofBike?->count() === true ? $ofBike : $this->own($chainId);
+        return $ofBike?->enough() === true ? $ofBike : $this->own($chainId);
     }
 
     /** The rider's own chains, one left out that is to be told by the others: the newest that were measured, or all of one bike's rail. */

@@ -23,7 +23,7 @@ class Page
     /** What a form says that the machine was too busy to take. */
     private const NOT_SAVED = 'Not saved: no connection. Press again.';
 
-    /** Part $name. On the phone only the bike of today stands open on the wall, and what is folded away is drawn when it is opened. */
+    /** The part of the first argument's name. On the phone only the bike of today stands open on the wall, and what is folded away is drawn when it is opened. */
     private const FIND = <<<'JS'
     const part = document.querySelector(`[data-test="${arguments[0]}"]`)
     if (!part) {
@@ -59,12 +59,13 @@ class Page
 
     JS;
 
-    /** Calls back once nothing moves any more: what opens has opened. What turns for ever does not count. */
-    private const STILL = <<<'JS'
-    const moving = () => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.getTiming().iterations !== Infinity)
-    const still = (then, frames = 0) => requestAnimationFrame(() => (frames > 2 ? then() : still(then, moving() ? 0 : frames + 1)))
+    /** Calls back once nothing moves any more: what opens has opened. */
+    private const STILL =
+        InPage::MOVING .
+        <<<'JS'
+        const still = (then, frames = 0) => requestAnimationFrame(() => (frames > 2 ? then() : still(then, moving().length ? 0 : frames + 1)))
 
-    JS;
+        JS;
 
     /** What was pressed last. */
     private ?string $pressed = null;
@@ -120,21 +121,10 @@ class Page
     public function click(string $part): static
     {
         $this->pressed = "[data-test=\"{$part}\"]";
-        // As a person does: not under the header, nor under the bar at the foot.
         $this->steadily(
-            fn() => $this->inPage(
-                "{$part} to be clicked",
-                self::FIND .
-                    self::OPEN .
-                    InPage::READY .
-                    <<<'JS'
-                    if (!ready(part)) return null
-                    part.scrollIntoView({ block: 'center' })
-                    return part
-                    JS
-                    ,
-                [$part],
-            )->click(),
+            fn() => $this->inPage("{$part} to be clicked", self::FIND . self::OPEN . InPage::AT_HAND . 'return atHand(part)', [
+                $part,
+            ])->click(),
         );
 
         return $this;
@@ -142,20 +132,15 @@ class Page
 
     public function fill(string $field, string $value): static
     {
-        $this->steadily(
-            fn() => $this->inPage(
-                "field {$field}",
-                InPage::READY .
-                    <<<'JS'
-                    const field = document.querySelector(`input[name="${arguments[0]}"]`)
-                    return ready(field) && field
-                    JS
-                    ,
-                [$field],
-            )->sendKeys([Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE, $value]),
-        );
+        $keys = [Keys::CONTROL, 'a', Keys::NULL, Keys::DELETE, $value];
+        $this->steadily(fn() => $this->atHand("input[name=\"{$field}\"]")->sendKeys($keys));
 
         return $this;
+    }
+
+    private function atHand(string $css): RemoteWebElement
+    {
+        return $this->inPage("{$css} at hand", InPage::AT_HAND . 'return atHand(document.querySelector(arguments[0]))', [$css]);
     }
 
     /** Takes a choice of a list that drops down. */
@@ -198,19 +183,12 @@ class Page
     {
         $this->part($form);
         $this->pressed = "[data-test=\"{$form}\"] [data-test=\"submit\"]";
-        $this->steadily(
-            fn() => $this->inPage(
-                "{$form} to be sent",
-                InPage::READY . 'const button = document.querySelector(arguments[0]); return ready(button) && button',
-                [$this->pressed],
-            )->click(),
-        );
-
+        $this->steadily(fn() => $this->atHand((string) $this->pressed)->click());
         $this->inPage(
             "{$form} taken",
             self::SAID .
                 self::PRESS_AGAIN .
-                InPage::READY .
+                InPage::AT_HAND .
                 <<<'JS'
                 const [name, ...again] = arguments
                 pressAgain(...again)

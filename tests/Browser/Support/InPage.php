@@ -19,14 +19,29 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
  */
 final class InPage
 {
-    /** What can be pressed or typed into: it is there, in force, and stands still, so that a press that begins on it ends on it. */
-    public const READY = <<<'JS'
-    const finite = (a) => a.playState === 'running' && a.effect?.getTiming().iterations !== Infinity
-    const moves = (part) => document.getAnimations().some((a) => finite(a) && a.effect.target?.contains(part))
-    const shown = (part) => part.checkVisibility({ opacityProperty: true, visibilityProperty: true })
-    const ready = (part) => part && !part.disabled && shown(part) && !moves(part)
+    /** What moves; what turns for ever does not count. */
+    public const MOVING = <<<'JS'
+    const passing = (a) => a.playState === 'running' && a.effect?.getTiming().iterations !== Infinity
+    const moving = () => document.getAnimations().filter(passing)
 
     JS;
+
+    /**
+     * What can be pressed or typed into: it is there, in force, and stands still, so that a press that begins on it ends on it. It is brought
+     * out from under the header and the bar at the foot, as a person does.
+     */
+    public const AT_HAND =
+        self::MOVING .
+        <<<'JS'
+        const shown = (part) => part.checkVisibility({ opacityProperty: true, visibilityProperty: true })
+        const moves = (part) => moving().some((a) => a.effect.target?.contains(part))
+        const atHand = (part) => {
+            if (!part || part.disabled || !shown(part) || moves(part)) return null
+            part.scrollIntoView({ block: 'center' })
+            return part
+        }
+
+        JS;
 
     /** How long one command waits: below what the driver gives a script. */
     private const AT_ONCE_S = 10.0;

@@ -24,17 +24,12 @@ final class Newcomer
     const seen = (css) => [...open.querySelectorAll(css)].filter(
         (e) => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden',
     )
-    const near = (e) => {
-        if (!ready(e)) return null
-        e.scrollIntoView({ block: 'center' })
-        return e
-    }
 
     JS;
 
     /** What can be pressed and says so; the shortest that begins so. */
     private const PRESSED = <<<'JS'
-    return near(
+    return atHand(
         seen('a[href], button:not([disabled]), label, summary, .v-list-item')
             .filter((e) => words(e) === arguments[0] || words(e).startsWith(arguments[0] + ' ') || e.ariaLabel === arguments[0])
             .sort((a, b) => words(a).length - words(b).length)[0],
@@ -44,7 +39,7 @@ final class Newcomer
     /** The field under a label. */
     private const FIELD = <<<'JS'
     const label = seen('label').find((e) => words(e) === arguments[0])
-    return near(label && (document.getElementById(label.htmlFor) ?? label.querySelector('input')))
+    return atHand(label && (document.getElementById(label.htmlFor) ?? label.querySelector('input')))
     JS;
 
     public int $steps = 0;
@@ -85,7 +80,7 @@ final class Newcomer
     {
         for ($once = 0; ; $once++) {
             try {
-                $do($this->until("nothing says “{$words}”", InPage::READY . self::SEEN . $find, $words));
+                $do($this->until("nothing says “{$words}”", InPage::AT_HAND . self::SEEN . $find, $words));
 
                 return;
             } catch (StaleElementReferenceException | ElementNotInteractableException | ElementClickInterceptedException $e) {

@@ -130,6 +130,23 @@ it('is the conjugate normal case where the rate is as good as known', function (
         ->toEqualWithDelta($mean + 0.24 + 1.2815515655446004 / sqrt(3750), 1e-4);
 });
 
+it('goes wherever readings pull it, 25 standard deviations of what was expected and more', function (float $rate): void {
+    // At 5000 km, with an e0 as good as known: one integral over ln r, by the trapezium rule.
+    $result = forecast(
+        [['km' => 5000, 'value_pct' => 0.02 + 5.0 * $rate, 'sigma_pct' => 0.004]],
+        5000,
+        prior: ['rate_pct_per_1000km' => ['median' => 0.08, 'log_sd' => 0.05], 'initial_pct' => ['mean' => 0.02, 'sd' => 1e-5]],
+        limitPct: 10.0,
+    );
+    [$all, $mean] = [0.0, 0.0];
+    for ($u = log($rate) - 0.5; $u < log($rate) + 0.5; $u += 1e-5) {
+        $off = [($u - log(0.08)) / 0.05, (5.0 * (exp($u) - $rate)) / hypot(0.004, 1e-5)];
+        $density = exp(350.0 - ($off[0] ** 2 + $off[1] ** 2) / 2);
+        [$all, $mean] = [$all + $density, $mean + $density * exp($u)];
+    }
+    expect($result['rate_pct_per_1000km']['mean'])->toEqualWithDelta($mean / $all, (1e-5 * $mean) / $all);
+})->with([0.3, 0.022]);
+
 it('says nothing but the prior where nothing was measured', function (): void {
     $result = forecast([], 0);
     // A log-normal: median 0.08, mean 0.08 · exp(0.5² / 2).

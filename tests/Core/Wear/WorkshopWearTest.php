@@ -153,6 +153,21 @@ it('expects a new chain to wear as the others did, and none by its own example',
         ->toEqualWithDelta(0.03, 0.004);
 });
 
+it('tells a chain by the others of its bike where they are enough, else by all', function (): void {
+    $home = fn(int $chain, int $bike): DatedSetting => new DatedSetting(SettingKey::ChainHome, $chain, new Moment(0), $bike);
+    $book = worn(
+        [1 => 0.03, 2 => 0.09, 3 => 0.1, 4 => 0.03, 5 => 0.035],
+        settings: [$home(1, 1), $home(2, 1), $home(3, 1), $home(4, 2), $home(5, 2)],
+    );
+    $wear = new WorkshopWear($book, 201 * DAY_S);
+    expect($wear->tellingOf(1)->chains)
+        ->toBe(2)
+        ->and($wear->tellingOf(1)->factor())
+        ->toBeGreaterThan(1.5)
+        ->and($wear->tellingOf(4)->chains)
+        ->toBe(4);
+});
+
 it('finds the same with what was kept as without', function (): void {
     $book = worn([1 => 0.08, 2 => 0.09, 3 => 0.02]);
     $memo = new class implements Memo {
