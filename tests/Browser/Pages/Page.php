@@ -23,7 +23,7 @@ class Page
     /** What a form says that the machine was too busy to take. */
     private const NOT_SAVED = 'Not saved: no connection. Press again.';
 
-    /** The part of the first argument's name. On the phone only the bike of today stands open on the wall, and what is folded away is drawn when it is opened. */
+    /** The part that is asked for. On the phone only the bike of today stands open, and what is folded away is drawn when it is opened. */
     private const FIND = <<<'JS'
     const part = document.querySelector(`[data-test="${arguments[0]}"]`)
     if (!part) {
@@ -63,7 +63,8 @@ class Page
     private const STILL =
         InPage::MOVING .
         <<<'JS'
-        const still = (then, frames = 0) => requestAnimationFrame(() => (frames > 2 ? then() : still(then, moving().length ? 0 : frames + 1)))
+        const still = (then, frames = 0) =>
+            requestAnimationFrame(() => (frames > 2 ? then() : still(then, moving().length ? 0 : frames + 1)))
 
         JS;
 

@@ -27,8 +27,8 @@ final class InPage
     JS;
 
     /**
-     * What can be pressed or typed into: it is there, in force, and stands still, so that a press that begins on it ends on it. It is brought
-     * out from under the header and the bar at the foot, as a person does.
+     * What can be pressed or typed into: it is there, in force, and stands still, so that a press that begins on it ends on it. It is
+     * brought out from under the header and the bar at the foot, as a person does.
      */
     public const AT_HAND =
         self::MOVING .

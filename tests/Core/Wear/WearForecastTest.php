@@ -116,6 +116,24 @@ it('is the censored regression of survival::survreg, without a prior (R; forecas
         ->toEqualWithDelta($case['rate'] - 1.2815515655446004 * $case['se_rate'], 1e-6);
 })->with(references('fit'));
 
+it('says of a line through readings from when on the limit is as likely passed, by the line’s own covariance', function (): void {
+    // Three readings of 0.02 at 1000, 2000 and 4000 km on e = 0.02 + 0.08 x: least squares, by hand.
+    [$x, $sigma, $limit] = [[1.0, 2.0, 4.0], 0.02, 0.5];
+    $result = forecast(
+        array_map(fn(float $at) => ['km' => 1000 * $at, 'value_pct' => 0.02 + 0.08 * $at, 'sigma_pct' => $sigma], $x),
+        4000,
+        $limit,
+        prior: null,
+    );
+    $mean = array_sum($x) / 3;
+    $spread = array_sum(array_map(fn(float $at) => ($at - $mean) ** 2, $x));
+    foreach (['p10' => -1.2815515655446004, 'p90' => 1.2815515655446004] as $name => $z) {
+        $at = 4.0 + $result['km_to_limit'][$name] / 1000;
+        $sd = $sigma * sqrt(1 / 3 + ($at - $mean) ** 2 / $spread);
+        expect(0.02 + 0.08 * $at - $limit)->toEqualWithDelta($z * $sd, 1e-6);
+    }
+});
+
 it('is the conjugate normal case where the rate is as good as known', function (): void {
     // e0 ~ N(0.02, 0.02), two readings of 0.04 at r = 0.08: by hand, precision 2500 + 2 · 625.
     $result = forecast(

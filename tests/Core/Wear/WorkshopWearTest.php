@@ -292,6 +292,15 @@ it('lets the newest twenty measured chains speak, a bike’s own always among th
     );
     $wear = new WorkshopWear($many, 60 * DAY_S);
     expect($wear->own()->chains)->toBe(5)->and($wear->own(bikeId: 1)->chains)->toBe(5)->and($wear->ofBike(1)->enough)->toBeTrue();
+    // Of 22 that were measured all speak of their bike, and twenty of the rider.
+    $all = range(1, 22);
+    $book = worn(
+        array_fill_keys($all, 0.05),
+        10,
+        settings: array_map(fn(int $id) => new DatedSetting(SettingKey::ChainHome, $id, new Moment(0), 1), $all),
+    );
+    $wear = new WorkshopWear($book, 221 * DAY_S);
+    expect($wear->own()->chains)->toBe(20)->and($wear->own(bikeId: 1)->chains)->toBe(22);
 });
 
 it('does not judge wax by what was ridden on oil before it', function (): void {
