@@ -316,6 +316,15 @@ it('refuses what cannot be, and says where', function (array $readings, float $n
         null,
         'readings',
     ],
+    'edges so sharp that any line between them will do' => [
+        [
+            ['km' => 1000, 'lower_pct' => 0.2, 'upper_pct' => 0.5, 'sigma_pct' => 0.001],
+            ['km' => 5000, 'lower_pct' => 0.2, 'upper_pct' => 0.5, 'sigma_pct' => 0.001],
+        ],
+        5000,
+        null,
+        'readings',
+    ],
     'a line between what is below and what is above' => [
         [['km' => 900, 'lower_pct' => null, 'upper_pct' => 0.5], ['km' => 1900, 'lower_pct' => 0.5, 'upper_pct' => null]],
         2000,
