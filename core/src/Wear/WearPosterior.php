@@ -440,9 +440,9 @@ final class WearPosterior implements WearBelief
      *
      * @param callable(float): float $g
      */
-    private static function root(callable $g, float $low, float $high, ?float $atLow = null, ?float $atHigh = null): float
+    private static function root(callable $g, float $low, float $high, float $atLow, float $atHigh): float
     {
-        [$atLow, $atHigh, $side] = [$atLow ?? $g($low), $atHigh ?? $g($high), 0];
+        $side = 0;
         for ($i = 0; $i < 100 && abs($high - $low) > 1e-8 * (1 + abs($low)); $i++) {
             $middle = $atHigh === $atLow ? ($low + $high) / 2 : ($low * $atHigh - $high * $atLow) / ($atHigh - $atLow);
             $at = $g($middle);
