@@ -15,6 +15,14 @@ final class Normal
 
     private const LARGE = 4.0;
 
+    /** From there on so many fractions are as good as all: 1e-12. */
+    private const FAR = 10.0;
+
+    private const FRACTIONS = 20;
+
+    /** Of edges that are so near each other the density between them is the same. */
+    private const LEVEL = 1e-9;
+
     private const INVERSE_ROOT_PI = 0.56418958354775628695;
 
     private const A = [3.1611237438705656, 1.13864154151050156e2, 3.77485237685302021e2, 3.20937758913846947e3, 1.85777706184603153e-1];
@@ -94,12 +102,20 @@ final class Normal
     }
 
     /**
-     * How ln of the same changes as both move down together, and how that changes: what a reading pulls at where it stands.
+     * How ln of the same changes as both move down together, and how that changes (from −1 to 0): what a reading pulls at where it stands.
      *
      * @return array{float, float}
      */
     public static function slopeBetween(float $from, float $to): array
     {
+        if ($from + $to > 0.0) {
+            [$slope, $bend] = self::slopeBetween(-$to, -$from);
+
+            return [-$slope, $bend];
+        }
+        if ($to < -self::FAR) {
+            return self::slopeFarOut(-$to, -$from);
+        }
         $log = self::logBetween($from, $to);
         // The densities at the edges as parts of what lies between.
         $at = fn(float $z): float => is_infinite($z) ? 0.0 : exp(-0.5 * $z * $z - 0.91893853320467274178 - $log);
@@ -107,6 +123,43 @@ final class Normal
         $slope = $lower - $upper;
 
         return [$slope, ($lower === 0.0 ? 0.0 : $from * $lower) - ($upper === 0.0 ? 0.0 : $to * $upper) - $slope * $slope];
+    }
+
+    /**
+     * The same between two values below the middle, told by how far: logarithms of so little are too large for it to be left of their difference.
+     *
+     * @return array{float, float}
+     */
+    private static function slopeFarOut(float $near, float $far): array
+    {
+        if (($far - $near) * $near < self::LEVEL) {
+            return [-0.5 * ($near + $far), -1.0];
+        }
+        $beyond = self::beyond($near);
+        $density = $near + $beyond;
+        // The density at the far edge, in parts of that at the near one.
+        $part = exp(-0.5 * ($far - $near) * ($far + $near));
+        if ($part === 0.0) {
+            return [-$density, -$density * $beyond];
+        }
+        $density /= 1.0 - ($part * $density) / ($far + self::beyond($far));
+        $slope = -$density * (1.0 - $part);
+
+        // One less what they scatter between the edges: no more than with no far one.
+        return [$slope, max(-1.0, min($density * ($near - $far * $part) - $slope * $slope, -1.0 + 1.0 / $near ** 2))];
+    }
+
+    /**
+     * By how much the density so far out, as a part of all beyond it, is above the distance: Laplace's continued fraction.
+     * Source: M. Abramowitz & I. Stegun, Handbook of Mathematical Functions, 26.2.14 (memory).
+     */
+    private static function beyond(float $z): float
+    {
+        for ([$n, $under] = [self::FRACTIONS, $z]; $n > 1; $n--) {
+            $under = $z + $n / $under;
+        }
+
+        return 1.0 / $under;
     }
 
     public static function density(float $z): float

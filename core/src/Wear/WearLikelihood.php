@@ -12,6 +12,9 @@ use Dripel\Core\Maths\Normal;
  */
 final readonly class WearLikelihood
 {
+    /** An edge that is sharper makes no difference to what is believed, down to the digits that are asked for: %. */
+    private const SHARPEST_PCT = 1e-7;
+
     /** @var list<array{float, float, float, float}> x (1000 km), lower, upper, 1/sigma of each interval */
     private array $intervals;
 
@@ -108,7 +111,10 @@ final readonly class WearLikelihood
     /** @return list<array{float, float, float}> between what bounds each interval has e0 at a rate, and one over its sharpness */
     public function between(float $rate): array
     {
-        return array_map(fn(array $one) => [$one[1] - $rate * $one[0], $one[2] - $rate * $one[0], $one[3]], $this->intervals);
+        return array_map(
+            fn(array $one) => [$one[1] - $rate * $one[0], $one[2] - $rate * $one[0], min($one[3], 1.0 / self::SHARPEST_PCT)],
+            $this->intervals,
+        );
     }
 
     /** @return array{float, float, float, float, float} d/de0, d/dr, d²/de0², d²/de0dr, d²/dr² */

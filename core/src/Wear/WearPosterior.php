@@ -26,6 +26,9 @@ final class WearPosterior implements WearBelief
 
     private const CUT_DOUBT = 1e-5;
 
+    /** The likelihood itself is known to so much of its logarithm: readings that exclude each other can make that many. */
+    private const DIGITS = 1e-14;
+
     private const MOST_HALVINGS = 30;
 
     private const CUT_HALVINGS = 6;
@@ -345,7 +348,7 @@ final class WearPosterior implements WearBelief
 
     private function settle(WearPanel $panel, float $about, int $halved): void
     {
-        if ($halved < self::MOST_HALVINGS && $panel->mass->doubt() > self::DOUBT * $about) {
+        if ($halved < self::MOST_HALVINGS && $panel->mass->doubt() > max(self::DOUBT, self::DIGITS * abs($this->peak)) * $about) {
             foreach ($panel->halves($this->slice(...)) as $half) {
                 $this->settle($half, $about, $halved + 1);
             }
@@ -382,7 +385,7 @@ final class WearPosterior implements WearBelief
             }
         }
         $most = max([-INF, ...array_column($summits, 1)]);
-        $summits = array_values(array_filter($summits, fn(array $one) => $one[1] > $most - WearSlice::NOTHING));
+        $summits = array_values(array_filter($summits, fn(array $one) => $one[1] >= $most - WearSlice::NOTHING));
         assert($summits !== []);
 
         return $summits;

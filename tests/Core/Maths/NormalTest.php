@@ -49,3 +49,33 @@ it('keeps what lies between two values, in either tail, where the plain differen
         ->and(Normal::logBetween(2.0, 2.0))
         ->toBe(-INF);
 });
+
+it('pulls at what lies between two values as arithmetic of 80 digits says, far out too (mpmath 1.3, slopes.py)', function (
+    float $from,
+    float $to,
+    float $slope,
+    float $bend,
+): void {
+    foreach ([[$from, $to, 1.0], [-$to, -$from, -1.0]] as [$low, $high, $sign]) {
+        [$pull, $change] = Normal::slopeBetween($low, $high);
+        expect(($sign * $pull) / $slope)
+            ->toEqualWithDelta(1.0, 1e-12)
+            ->and($change)
+            ->toEqualWithDelta($bend, 1e-8);
+    }
+})->with([
+    [-INF, -3.0, -3.283098654930437, -0.9294408132147319],
+    [-INF, -9.0, -9.108523105002869, -0.9884852093452829],
+    [-INF, -11.0, -11.08946502971517, -0.992119318408833],
+    [-INF, -60.0, -60.01665742024112, -0.9997226841165852],
+    [-INF, -50000.0, -50000.00002, -0.9999999996],
+    [-INF, -10000000.0, -10000000.0000001, -0.99999999999999],
+    [-2.0, 1.0, -0.229637179091329, -0.4802374607884661],
+    [-31.0, -30.0, -30.03325966743362, -0.9988962284881647],
+    [-50002.0, -50000.0, -50000.00002, -0.9999999996],
+    [-11.0, -10.5, -10.59138047944847, -0.9924834339829063],
+]);
+
+it('holds the line between edges that cannot be told apart so far out', function (): void {
+    expect(Normal::slopeBetween(-1e20, -1e20))->toBe([-1e20, -1.0]);
+});

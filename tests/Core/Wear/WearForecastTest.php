@@ -8,7 +8,9 @@ use Dripel\Core\Maths\Normal;
 use Dripel\Core\Wear\ForecastReading;
 use Dripel\Core\Wear\WearForecast;
 use Dripel\Core\Wear\WearForecastInput;
+use Dripel\Core\Wear\WearLikelihood;
 use Dripel\Core\Wear\WearPrior;
+use Dripel\Core\Wear\WearSlice;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -371,3 +373,33 @@ it('finds exact readings wherever they are, however little was known before', fu
 })
     ->with([0.02, 0.005, 0.001])
     ->with([0.6, 1.5, 3.0]);
+
+it('follows edges however sharp, and readings that exclude each other, to what the contract asks for', function (array $readings): void {
+    $at = fn(float $sigma): array => forecast(
+        array_map(fn(array $one) => ['km' => $one[0], 'lower_pct' => $one[1], 'upper_pct' => $one[2], 'sigma_pct' => $sigma], $readings),
+        5000,
+    );
+    $rates = $at(1e-6)['rate_pct_per_1000km'];
+    foreach ([1e-7, 1e-12] as $sigma) {
+        foreach ($at($sigma)['rate_pct_per_1000km'] as $name => $rate) {
+            expect($rate)->toEqualWithDelta($rates[$name], 1e-5, "{$name} at {$sigma}");
+        }
+    }
+})->with([
+    'that overlap' => [[[1000, 0.1, 0.2], [2000, 0.15, 0.25]]],
+    'that are narrow' => [[[1000, 0.1, 0.100001], [2500, 0.2, 0.200001]]],
+    'at one place, apart' => [[[1000, 0.1, 0.2], [1000, 0.3, 0.4]]],
+    'of a chain that would grow back' => [[[1000, 0.3, 0.5], [3000, 0.0, 0.1]]],
+]);
+
+it('comes to an end where no chain can be what was read: the logarithms have no digits left', function (): void {
+    $readings = [ForecastReading::interval(1000.0, 0.1, 0.2, 0.001), ForecastReading::interval(2000.0, 1e6, 1e6 + 1.0, 0.001)];
+    $slice = WearSlice::at(new WearLikelihood($readings), new WearPrior(0.08, 0.5, 0.02, 0.02), log(0.08));
+    $slice->weighed($slice->peak);
+    expect($slice->mode)
+        ->toEqualWithDelta(1e12 / 2_002_500, 1.0)
+        ->and($slice->mean)
+        ->toEqualWithDelta(1e12 / 2_002_500, 1.0)
+        ->and($slice->above(4e5))
+        ->toBe(1.0);
+});
