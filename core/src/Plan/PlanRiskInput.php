@@ -11,6 +11,9 @@ use Dripel\Core\Input\InvalidInput;
 /** A plan as it was made, and the weeks that each bike was ridden before: any of them may come again. */
 final readonly class PlanRiskInput
 {
+    /** Any: the same plan is to come to the same again. */
+    private const SEED = 1;
+
     public const RUNS = 2000;
 
     public const MOST_RUNS = 100_000;
@@ -31,7 +34,7 @@ final readonly class PlanRiskInput
         public array $weeks,
         public int $startWeekday,
         public int $runs = self::RUNS,
-        public int $seed = 1,
+        public int $seed = self::SEED,
         public array $hoursPerKm = [],
     ) {
         Check::between('start_weekday', $startWeekday, 0, self::WEEK - 1);
@@ -86,7 +89,7 @@ final readonly class PlanRiskInput
             $in->nested('weeks', fn(Fields $weeks) => self::byBike($weeks, fn(string $bike) => $weeks->rows($bike))),
             $in->whole('start_weekday'),
             $in->wholeOrNull('runs') ?? self::RUNS,
-            $in->wholeOrNull('seed') ?? 1,
+            $in->wholeOrNull('seed') ?? self::SEED,
             $in->has('hours_per_km') ? $in->nested('hours_per_km', fn(Fields $hours) => self::byBike($hours, $hours->number(...))) : [],
         );
     }

@@ -143,6 +143,9 @@ it('knows from when on a bike may be ridden next, by all that is expected of it'
         ->toBe('Sun 08:00')
         ->and($next(riddenAgo($sundays), [new PlannedRide(1, '2026-11-27', '2026-11-27', 5, 120.0, null, 'Over the moor')]))
         ->toBe('Fri 08:00')
+        // To the baker's and back.
+        ->and($next(riddenAgo(array_fill_keys(range(3, 52, 7), [0.6]))))
+        ->toBe('Sun 08:00')
         // Now here and now there: it may be tomorrow.
         ->and($next(riddenAgo([10 => [100.0], 33 => [40.0]])))
         ->toBe('Thu 08:00')

@@ -54,6 +54,7 @@ function toBuy(
     ?Protocol $strip = null,
     array $terms = [],
     array $jars = [],
+    float $riddenKm = 200.0,
 ): array {
     $nowS = (int) strtotime('2026-11-25 12:00 UTC');
     $zone = new DateTimeZone('UTC');
@@ -70,7 +71,7 @@ function toBuy(
             ]),
         ),
         [new Fitting(1, $at('2026-10-01 08:00'), 1, 1)],
-        [new Ride(1, $at('2026-11-11 00:00'), 1, 200.0, 8.0, Condition::Dry)],
+        [new Ride(1, $at('2026-11-11 00:00'), 1, $riddenKm, 8.0, Condition::Dry)],
         [new Dip(1, $at('2026-11-01 08:00'), 1), new Dip(2, $at('2026-11-01 08:00'), 2), ...$events],
         parts: $parts,
     );
@@ -173,7 +174,10 @@ it('buys a chain before the one that wears out leaves too few, within the weeks 
         ->and($wears(350.0, ['days' => 35]))
         ->toBe([])
         ->and($wears(350.0, ['days' => 36]))
-        ->toContain('chain 1 2026-12-30 worn');
+        ->toContain('chain 1 2026-12-30 worn')
+        // Of half a kilometre a week two chains with one left last four weeks.
+        ->and(toBuy(forecasts: [1 => 1.0, 2 => 9000.0], riddenKm: 1.0))
+        ->toContain('chain 1 2026-12-09 worn');
 });
 
 it('buys a quick link for one that was closed as often as it may be', function (): void {

@@ -99,8 +99,8 @@ it('makes a workshop into what plan.pot_days takes: the week of its page, days o
     // Saturday 28 November is day 3; on the 5th and 6th nobody rides; a wet ride of 100 km takes 250 of wax.
     expect(array_filter($bike->dailyKm))
         ->toEqualWithDelta([3 => 66.0, 4 => 99.0, 14 => 275.0, 17 => 66.0, 18 => 99.0, 24 => 66.0, 25 => 99.0], 1e-9)
-        ->and(array_map(fn(PlannedChain $chain) => $chain->usedKm, $bike->chains))
-        ->toBe([200.0, 0.0])
+        ->and(array_map(fn(PlannedChain $chain) => [$chain->usedKm, $chain->usedHours], $bike->chains))
+        ->toBe([[200.0, 0.0], [0.0, 0.0]])
         ->and($plan->riding[1]->names[14])
         ->toBe('the moor')
         // Thursday evenings serve Fridays; tonight's Wednesday is no Thursday.
@@ -208,6 +208,22 @@ it('plans a bike by hours alone, whatever its km', function (): void {
         ->toEqual([null, 250.0])
         ->and([$state->leftKm(), $state->leftAfterTopUp()])
         ->toEqualWithDelta([50.0, 50.0], 1e-9);
+});
+
+it('looks at its rides as they are expected, not with the margin that it plans with', function (): void {
+    // With a fifth on top both rides take 298.8 of the 300 km that chain 2 has; chain 1 has 100.
+    $ride = fn(int $id, string $date, float $km): PlannedRide => new PlannedRide($id, $date, $date, 1, $km);
+    [$book, $plan, $nowS] = planOf(
+        [$ride(1, '2026-11-27', 99.0), $ride(2, '2026-11-28', 150.0)],
+        terms: ['days' => 4, 'marginPct' => 20.0, 'weekdays' => []],
+        settings: [[SettingKey::TopUpsMost, 0, 0]],
+    );
+    expect($plan->leftOut())
+        ->toBe([])
+        ->and($plan->bikes[1]->dailyKm)
+        ->toEqualWithDelta([0.0, 0.0, 118.8, 180.0], 1e-9)
+        ->and(PlanCheck::of($book, $plan, $nowS))
+        ->toBe([]);
 });
 
 it('says where its simple count and ChainState differ', function (): void {

@@ -136,6 +136,17 @@ it('says of a line through readings from when on the limit is as likely passed, 
     }
 });
 
+it('draws the line through readings from the very beginning on', function (): void {
+    // New it was 0.00 %: three values on a line but for 0.01 in the middle one, by hand.
+    $readings = array_map(
+        fn(int $km, float $pct) => ['km' => $km, 'value_pct' => $pct, 'sigma_pct' => 0.02],
+        [0, 1000, 2000],
+        [0.0, 0.11, 0.2],
+    );
+    $result = forecast($readings, 2000, prior: null);
+    expect([$result['rate_pct_per_1000km']['mean'], $result['initial_pct']['mean']])->toEqualWithDelta([0.1, 0.01 / 3], 1e-9);
+});
+
 it('is the conjugate normal case where the rate is as good as known', function (): void {
     // e0 ~ N(0.02, 0.02), two readings of 0.04 at r = 0.08: by hand, precision 2500 + 2 · 625.
     $result = forecast(
@@ -349,6 +360,13 @@ it('finds the maximum where intervals hem it in from both sides', function (arra
             ['km' => 1500, 'lower_pct' => null, 'upper_pct' => 0.2],
             ['km' => 2500, 'lower_pct' => 0.2, 'upper_pct' => null],
             ['km' => 3500, 'lower_pct' => null, 'upper_pct' => 0.4],
+        ],
+    ],
+    'a value between two from below' => [
+        [
+            ['km' => 500, 'lower_pct' => 0.02, 'upper_pct' => null],
+            ['km' => 1000, 'value_pct' => 0.1, 'sigma_pct' => 0.02],
+            ['km' => 3500, 'lower_pct' => 0.2, 'upper_pct' => null],
         ],
     ],
     'one from below between two from above' => [

@@ -231,8 +231,8 @@ it('makes of what an instrument showed an input of wear.reading', function (
     'drop-in' => [Instrument::usual(InstrumentKind::DropIn), [['results' => [['mark_pct' => 0.5, 'seat' => 'rests']]]], null, null, 0.5],
 ]);
 
-it('refuses an instrument that cannot be', function (array $marks, float $uncertainty, string $field): void {
-    expect(fn() => new Instrument(1, InstrumentKind::DropIn, $marks, uncertainty: $uncertainty))->toThrow(
+it('refuses an instrument that cannot be', function (array $marks, float $uncertainty, string $field, int $pitches = 46): void {
+    expect(fn() => new Instrument(1, InstrumentKind::DropIn, $marks, $pitches, $uncertainty))->toThrow(
         fn(InvalidInput $e) => expect($e->path)->toBe($field),
     );
 })->with([
@@ -241,7 +241,13 @@ it('refuses an instrument that cannot be', function (array $marks, float $uncert
     [[], 0.05, 'marks'],
     [[2.5], 0.05, 'marks'],
     [[0.5], 0.0, 'uncertainty'],
+    [[0.5], 0.05, 'pitches', 0],
+    [[0.5], 0.05, 'pitches', 201],
 ]);
+
+it('lays a rule over one pitch, if somebody has no other', function (): void {
+    expect((new Instrument(1, InstrumentKind::Ruler, pitches: 1))->pitches)->toBe(1);
+});
 
 it('keeps an instrument as it was set, and as it usually is where nobody said', function (): void {
     $set = fn(array $of) => new Settings(array_map(fn(array $one) => new DatedSetting($one[0], 3, new Moment(0), $one[1]), $of));
