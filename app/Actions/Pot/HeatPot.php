@@ -18,7 +18,7 @@ use Dripel\Core\Pot\PotHeatResult;
 use Dripel\Core\Pot\PowerKnown;
 use Dripel\Core\PotDay\PotDayTerms;
 
-/** Reckons how the wax in a pot would heat up; nothing is stored. */
+/** Works out how the wax in a pot would heat up; nothing is stored. */
 final readonly class HeatPot
 {
     public function __construct(private ReadBook $readBook, private ReadBaths $readBaths) {}
