@@ -69,8 +69,6 @@ final readonly class ForecastReading
     /** Whether this reading alone says that a limit is reached. */
     public function reaches(float $limitPct): bool
     {
-        $least = $this->valuePct ?? $this->lowerPct;
-
-        return $least !== null && $least >= $limitPct - Check::EPSILON;
+        return (new WearReadingResult($this->valuePct, $this->sigmaPct, $this->lowerPct, $this->upperPct))->reaches($limitPct);
     }
 }

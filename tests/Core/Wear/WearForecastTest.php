@@ -259,6 +259,11 @@ it('says when to measure, when to retire, and keeps what lies beyond the horizon
         ->not->toBe('retire')
         ->and(forecast([$value(1000, 0.1), $value(9000, 0.62)], 9000)['km_to_limit'])
         ->toBe(['p10' => 0.0, 'p50' => 0.0, 'p90' => 0.0]);
+    // Rough as they are, and hardly believed: a chain that may be past its limit is off it all the same.
+    foreach ([['value_pct' => 0.5], ['lower_pct' => 0.5, 'upper_pct' => null]] as $rough) {
+        $alone = forecast([['km' => 1000, 'sigma_pct' => 0.2] + $rough], 1000);
+        expect($alone['probability_past_limit'])->toBeLessThan(0.1)->and($alone['verdict'])->toBe('retire');
+    }
     $short = forecast([$value(1000, 0.1)], 1000, with: ['horizon_km' => 500]);
     expect($short['km_to_limit'])
         ->toBe(['p10' => null, 'p50' => null, 'p90' => null])
