@@ -8,11 +8,6 @@ use App\Models\Membership;
 use App\Models\PlannedRide;
 use App\Text\PlanWords;
 use App\Text\Translator;
-use Dripel\Core\Chain\Joint;
-use Dripel\Core\Cost\PriceList;
-use Dripel\Core\Cost\Supply;
-use Dripel\Core\Cost\SupplyUnit;
-use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Plan\Deadline;
@@ -21,7 +16,6 @@ use Dripel\Core\Plan\LaneDay;
 use Dripel\Core\Plan\LearnedMinutes;
 use Dripel\Core\Plan\LocalDay;
 use Dripel\Core\Plan\MeasuringDays;
-use Dripel\Core\Plan\OddWeek;
 use Dripel\Core\Plan\OftenDone;
 use Dripel\Core\Plan\PassedPot;
 use Dripel\Core\Plan\PlanCheck;
@@ -31,9 +25,6 @@ use Dripel\Core\Plan\PlannedPotDay;
 use Dripel\Core\Plan\PlanRemedy;
 use Dripel\Core\Plan\PlanRiskInput;
 use Dripel\Core\Plan\PlanTerms;
-use Dripel\Core\Plan\RidingHabit;
-use Dripel\Core\Plan\ShoppingBecause;
-use Dripel\Core\Plan\ShoppingItem;
 use Dripel\Core\Plan\WorkshopPlan;
 use Dripel\Core\Riders\Whose;
 use Dripel\Core\Wear\WorkshopWear;
@@ -43,6 +34,10 @@ use Dripel\Core\Weather\WetDay;
  * The weeks ahead as lanes, what breaks and what mends it.
  *
  * @phpstan-import-type FormDefaults from FormProps
+ * @phpstan-import-type OddWeekView from ExpectedRidesProps
+ * @phpstan-import-type PlannedRideView from ExpectedRidesProps
+ * @phpstan-import-type WetDayView from ExpectedRidesProps
+ * @phpstan-import-type ToBuy from ShoppingProps
  *
  * @phpstan-type PlanPotChain array{id: int, name: string, why: string}
  * @phpstan-type PlanPot array{
@@ -106,10 +101,7 @@ use Dripel\Core\Weather\WetDay;
  *     hours: string,
  *     pots: list<array{pot_id: int, name: string, at_once: string}>,
  * }
- * @phpstan-type WetDayView array{bike: int, date: string, distance: string, condition: value-of<Condition>, name: string, text: string, verb: string}
- * @phpstan-type OddWeekView array{bike: int, monday: string, text: string, out: bool}
  * @phpstan-type LearnedMinutesView array{texts: list<string>, fixed: string, dip: string, batch: string, swap: string, strip: string}
- * @phpstan-type PlannedRideView array{id: int, text: string, tag: string, first: int|null, last: int, off: bool}
  * @phpstan-type PlanPage array{
  *     weeks: int,
  *     mostWeeks: int,
@@ -123,7 +115,7 @@ use Dripel\Core\Weather\WetDay;
  *     wetDays: list<WetDayView>,
  *     calendar: bool,
  *     forms: FormDefaults,
- *     shopping?: list<array{what: string, by: string, why: string, cost: string, soon: bool}>,
+ *     shopping?: list<ToBuy>,
  *     sure?: string,
  *     learned?: LearnedMinutesView|null,
  *     passed?: string,
@@ -131,9 +123,6 @@ use Dripel\Core\Weather\WetDay;
  */
 final readonly class PlanProps
 {
-    /** What is needed within so many days is soon. */
-    private const SOON_DAYS = 3;
-
     /** So many doubts are told. */
     private const DOUBTS = 3;
 
@@ -162,7 +151,7 @@ final readonly class PlanProps
     public function page(Membership $mine, array $rides, array $pots, array $wetDays): array
     {
         $terms = $this->plan->terms;
-        $q = $this->translator->quantities;
+        $expected = new ExpectedRidesProps($this->book, $this->translator, $this->plan, $this->whose);
 
         return [
             'weeks' => intdiv($terms->days, 7),
@@ -199,99 +188,11 @@ final readonly class PlanProps
                 ),
             ],
             'weekdays' => $this->translator->weekdays(),
-            'rides' => array_map(
-                fn(PlannedRide $ride) => [
-                    'id' => $ride->id,
-                    'tag' => $ride->km > 0.0 ? $ride->name ?? $q->distance($ride->km) : $this->translator->say('ui.ahead.no_rides'),
-                    'first' => $this->plan->days->ofDate(max($ride->from_date, $this->plan->days->today->date)),
-                    'last' => $this->plan->days->ofDate($ride->until_date) ?? $terms->days - 1,
-                    'off' => $ride->km <= 0.0,
-                    'text' => implode(
-                        ', ',
-                        array_filter([
-                            $ride->from_date === $ride->until_date
-                                ? $this->words->day($ride->from_date)
-                                : $this->words->day($ride->from_date) . ' – ' . $this->words->day($ride->until_date),
-                            $ride->bike_id === null
-                                ? $this->translator->say('ui.ahead.all_bikes')
-                                : $this->translator->names->bike($ride->bike_id),
-                            $ride->km > 0.0 ? $q->distance($ride->km) : $this->translator->say('ui.ahead.no_rides'),
-                            $ride->condition === null ? '' : $this->translator->say("chain.condition.{$ride->condition->value}"),
-                            (string) $ride->name,
-                        ]),
-                    ),
-                ],
-                $rides,
-            ),
-            'oddWeeks' => array_merge(...array_map($this->oddWeeks(...), $this->whose->bikes($this->book->bikeIds))),
-            'wetDays' => array_values(
-                array_map($this->wetDay(...), array_filter($wetDays, fn(WetDay $one) => $this->whose->bike($one->bikeId))),
-            ),
+            'rides' => $expected->rides($rides),
+            'oddWeeks' => $expected->oddWeeks(),
+            'wetDays' => $expected->wetDays($wetDays),
             'calendar' => $mine->calendar_hash !== null,
             'forms' => (new FormProps($this->book, $this->translator))->all(),
-        ];
-    }
-
-    /** @return WetDayView a day in rain, as the form of a planned ride sends it once it is accepted */
-    private function wetDay(WetDay $one): array
-    {
-        $q = $this->translator->quantities;
-        $condition = $this->translator->say("chain.condition.{$one->guess->condition->value}");
-
-        return [
-            'bike' => $one->bikeId,
-            'date' => $this->plan->days->date($one->day),
-            'distance' => (string) round($q->units->fromKm($one->km), 1),
-            'condition' => $one->guess->condition->value,
-            'name' => $this->translator->say('ui.weather.planned_name'),
-            'text' => $this->translator->say($one->guess->onTheWay() ? 'ui.weather.day_riding' : 'ui.weather.day_before', [
-                'day' => $this->words->dayOf($one->day),
-                'bike' => $this->translator->names->bike($one->bikeId),
-                'km' => $q->distance($one->km),
-                'mm' => $q->number($one->guess->mm(), 1),
-            ]),
-            'verb' => $this->translator->say('ui.weather.plan', ['condition' => $condition]),
-        ];
-    }
-
-    /** @return list<OddWeekView> weeks of a bike that are unlike the others, and those that were left out lately */
-    private function oddWeeks(int $bikeId): array
-    {
-        $today = $this->plan->days->today;
-        // Older ones no habit looks at any more, whether they count or not.
-        $out = array_filter(
-            $this->book->settings->oddWeeks($bikeId),
-            fn(string $monday) => $monday >= $today->plus(-7 * (RidingHabit::WEEKS + 1))->date,
-        );
-        $week = fn(string $monday): array => [
-            'bike' => $this->translator->names->bike($bikeId),
-            'week' =>
-                $this->words->day($monday) . ' – ' . $this->words->day(LocalDay::named($monday, $this->translator->zone())->plus(6)->date),
-        ];
-        $km = fn(float $km): string => $this->translator->quantities->distance($km);
-
-        return [
-            ...array_map(
-                fn(OddWeek $odd) => [
-                    'bike' => $bikeId,
-                    'monday' => $odd->monday,
-                    'text' => $this->translator->say(
-                        $odd->km <= 0.0 ? 'ahead.odd.nothing' : 'ahead.odd.unlike',
-                        $week($odd->monday) + ['km' => $km($odd->km), 'usual' => $km($odd->usualKm)],
-                    ),
-                    'out' => false,
-                ],
-                OddWeek::of($this->book, $bikeId, $today),
-            ),
-            ...array_map(
-                fn(string $monday) => [
-                    'bike' => $bikeId,
-                    'monday' => $monday,
-                    'text' => $this->translator->say('ahead.odd.out', $week($monday)),
-                    'out' => true,
-                ],
-                array_reverse(array_values($out)),
-            ),
         ];
     }
 
@@ -340,70 +241,6 @@ final readonly class PlanProps
                 'day' => $this->words->day($pot->date),
                 'chains' => $this->translator->names->chains($pot->chainIds),
             ]);
-    }
-
-    /**
-     * @param list<ShoppingItem> $items
-     *
-     * @return list<array{what: string, by: string, why: string, cost: string, soon: bool}>
-     */
-    public function shopping(array $items, PriceList $prices): array
-    {
-        $q = $this->translator->quantities;
-
-        return array_map(function (ShoppingItem $item) use ($q, $prices): array {
-            $minor = $prices->costMinor($item->supply, $item->quantity, $this->translator->nowS);
-
-            return [
-                'what' =>
-                    $this->translator->say($item->supply->unit() === SupplyUnit::Piece ? 'ahead.buy.pieces' : 'ahead.buy.measured', [
-                        'quantity' => match ($item->supply->unit()) {
-                            SupplyUnit::Piece => $q->number($item->quantity),
-                            SupplyUnit::Gram => $q->mass($item->quantity),
-                            SupplyUnit::Millilitre => $q->volume($item->quantity),
-                        },
-                        'supply' => $this->translator->say("strip.supply.{$item->supply->value}"),
-                    ]) . $this->fits($item),
-                'by' => $this->words->day($item->neededBy),
-                'why' => $this->translator->say(
-                    'ahead.buy.' .
-                        ($item->because === ShoppingBecause::Strip && $item->bikeId === null ? 'strip_all' : $item->because->value),
-                    [
-                        'bike' => $item->bikeId === null ? '' : $this->translator->names->bike($item->bikeId),
-                    ],
-                ),
-                'cost' => $minor === null ? '' : $q->money($minor),
-                'soon' => $item->neededBy <= LocalDay::of($this->translator->nowS, $this->translator->zone())->plus(self::SOON_DAYS)->date,
-            ];
-        }, $items);
-    }
-
-    /** What it has to fit, as the chain that its bike has on: ", 12 speeds, 114 pitches, closed by a quick link". */
-    private function fits(ShoppingItem $item): string
-    {
-        if ($item->bikeId === null || !in_array($item->supply, [Supply::Chain, Supply::QuickLink], true)) {
-            return '';
-        }
-        $settings = $this->translator->settings;
-        $on = $this->book->fittings()->componentOn($item->bikeId, $this->translator->nowS) ?? 0;
-        $speeds = trans_choice('ui.speeds', $settings->whole(SettingKey::BikeSpeeds, $item->bikeId, 1));
-        if ($item->supply === Supply::QuickLink) {
-            $link = $this->book->inventory()->linkOf($on, $this->translator->nowS)?->part;
-
-            return ', ' . implode(', ', array_filter([$speeds, $link === null ? '' : BooksProps::closings($link, $this->translator)]));
-        }
-        $pitches = $settings->whole(SettingKey::ChainPitches, $on);
-        $joint = Joint::tryFrom($settings->text(SettingKey::ChainJoint, $on)) ?? Joint::QuickLink;
-
-        return ', ' .
-            implode(
-                ', ',
-                array_filter([
-                    $speeds,
-                    $pitches === 0 ? '' : $this->translator->say('ahead.buy.pitches', ['count' => (string) $pitches]),
-                    $this->translator->say("ahead.buy.{$joint->value}"),
-                ]),
-            );
     }
 
     /**

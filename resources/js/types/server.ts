@@ -1136,7 +1136,7 @@ export interface PlanPage {
   wetDays: WetDayView[]
   calendar: boolean
   forms: FormDefaults
-  shopping?: { what: string; by: string; why: string; cost: string; soon: boolean }[]
+  shopping?: ToBuy[]
   sure?: string
   learned?: LearnedMinutesView | null
   passed?: string
@@ -1752,6 +1752,14 @@ export interface TimelineView {
   intervalText: string
   far: string
   more: number
+}
+
+export interface ToBuy {
+  what: string
+  by: string
+  why: string
+  cost: string
+  soon: boolean
 }
 
 export interface TrackPage {

@@ -10,6 +10,7 @@ use App\Actions\Workshop\ChangeSettings;
 use App\Cost\ReadPrices;
 use App\Http\Controllers\Controller;
 use App\Http\Props\PlanProps;
+use App\Http\Props\ShoppingProps;
 use App\Http\Requests\Plan\OddWeekRequest;
 use App\Http\Requests\Plan\PlannedRideRequest;
 use App\Http\Requests\Plan\PlanRequest;
@@ -49,7 +50,8 @@ final class PlanController extends Controller
     ): Response {
         $workshop = $current->workshop();
         $plan = $readPlan($workshop);
-        $props = new PlanProps($readBook($workshop), $translators->current(), $plan, $readWear($workshop), $readWhose());
+        [$book, $translator] = [$readBook($workshop), $translators->current()];
+        $props = new PlanProps($book, $translator, $plan, $readWear($workshop), $readWhose());
 
         return Inertia::render(
             'Plan/Ahead',
@@ -59,7 +61,9 @@ final class PlanController extends Controller
                 array_keys($readBaths($workshop)),
                 $readWeather->wetDays($workshop, $plan),
             ) + [
-                'shopping' => Inertia::defer(fn() => $props->shopping($readShopping($workshop, $plan), $readPrices($workshop))),
+                'shopping' => Inertia::defer(
+                    fn() => (new ShoppingProps($book, $translator, $plan))->all($readShopping($workshop, $plan), $readPrices($workshop)),
+                ),
                 'sure' => Inertia::defer(fn() => $props->sure()),
                 'learned' => Inertia::defer(fn() => $props->learned($readMinutes($workshop))),
                 'passed' => Inertia::defer(fn() => $props->passed($readPlan->passed($workshop))),
