@@ -126,7 +126,8 @@ final class Normal
     }
 
     /**
-     * The same between two values below the middle, told by how far: logarithms of so little are too large for it to be left of their difference.
+     * The same between two values below the middle, told by how far: logarithms of so little are too large for anything to be left of their
+     * difference.
      *
      * @return array{float, float}
      */

@@ -23,7 +23,7 @@ final readonly class WearForecast implements Model
 
     private const RETIRE = 0.5;
 
-    /** @throws InvalidInput at `readings` where there is no prior and no finite maximum */
+    /** @throws InvalidInput at `readings` where there is no prior and no finite maximum, or no chain can be all that was read */
     public function __invoke(WearForecastInput $in): WearForecastResult
     {
         return $this->from($in, self::belief($in));

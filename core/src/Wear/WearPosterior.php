@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Dripel\Core\Wear;
 
+use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Maths\GaussPanel;
 use Dripel\Core\Maths\Normal;
 
@@ -67,7 +68,11 @@ final class WearPosterior implements WearBelief
         $this->lastX = $likelihood->lastX;
     }
 
-    /** @param list<ForecastReading> $readings */
+    /**
+     * @param list<ForecastReading> $readings
+     *
+     * @throws InvalidInput at `readings` if they exclude each other so far that nothing is left of any difference in their likelihood
+     */
     public static function of(array $readings, WearPrior $prior): self
     {
         $belief = new self(new WearLikelihood($readings), $prior);
@@ -385,8 +390,9 @@ final class WearPosterior implements WearBelief
             }
         }
         $most = max([-INF, ...array_column($summits, 1)]);
-        $summits = array_values(array_filter($summits, fn(array $one) => $one[1] >= $most - WearSlice::NOTHING));
-        assert($summits !== []);
+        $summits = array_values(array_filter($summits, fn(array $one) => $one[1] > $most - WearSlice::NOTHING));
+        ($summits !== [] && self::DIGITS * abs($most) < 1.0) ||
+            throw new InvalidInput('readings', 'exclude each other, or what was expected: no chain can be all of it; check km and values');
 
         return $summits;
     }

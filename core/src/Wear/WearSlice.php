@@ -23,7 +23,7 @@ final class WearSlice
 
     private const DOUBT = 1e-3;
 
-    /** Three times is what the sharpest edges take. What is in doubt after that is noise: so far from its edges a logarithm has no digits left. */
+    /** Three is what the sharpest edges take. What is in doubt after that is noise: so far out a logarithm has no digits left. */
     private const MOST_HALVINGS = 4;
 
     /** So many of its own standard deviations from its edge an interval says nothing more. */

@@ -343,6 +343,24 @@ it('refuses what cannot be, and says where', function (array $readings, float $n
         null,
         'readings',
     ],
+    'what no chain can be' => [
+        [
+            ['km' => 1000, 'lower_pct' => 0.1, 'upper_pct' => 0.2, 'sigma_pct' => 0.001],
+            ['km' => 1000, 'lower_pct' => 1e6, 'upper_pct' => 2e6, 'sigma_pct' => 0.001],
+        ],
+        1000,
+        WEAR_PRIOR,
+        'readings',
+    ],
+    'what no chain can be, however far that is' => [
+        [
+            ['km' => 1000, 'lower_pct' => 0.1, 'upper_pct' => 0.2, 'sigma_pct' => 0.001],
+            ['km' => 1000, 'lower_pct' => 1e9, 'upper_pct' => null, 'sigma_pct' => 0.001],
+        ],
+        1000,
+        WEAR_PRIOR,
+        'readings',
+    ],
     'a line between what is below and what is above' => [
         [['km' => 900, 'lower_pct' => null, 'upper_pct' => 0.5], ['km' => 1900, 'lower_pct' => 0.5, 'upper_pct' => null]],
         2000,
