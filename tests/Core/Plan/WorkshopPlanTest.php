@@ -165,6 +165,21 @@ it('plans a bike that goes by hours by its hours, and shows what is left of them
     ]);
 });
 
+it('puts into the pot what hangs there used or bare, if it fits the bike', function (): void {
+    $waiting = function (array $shed): array {
+        [$book, , $nowS] = planOf(...$shed);
+
+        return array_map(fn($chain) => $chain->chainId, Rail::all($book, $nowS, new DateTimeZone('UTC'))[0]->forThePot());
+    };
+    $eleven = [[SettingKey::BikeSpeeds, 1, 12], [SettingKey::ChainSpeeds, 2, 11]];
+    expect($waiting(['bare' => true]))
+        ->toBe([2])
+        ->and($waiting([]))
+        ->toBe([])
+        ->and($waiting(['bare' => true, 'settings' => $eleven]))
+        ->toBe([]);
+});
+
 it('says that a planned pot day passed unused, unless something was dipped since', function (
     array $terms,
     ?array $passed,
