@@ -222,6 +222,27 @@ it('puts a year where its local day is', function (): void {
         [],
     );
     expect(array_keys(WorkshopCosts::of($book, new PriceList([]), DipPickup::of([]), [], noon(1))->byYear()))->toBe([2026]);
+    // Bought in the last and the first second of a year, long before the first ride of the next but one and long after it.
+    $spirit = fn(int $year, int $second): SolventBought => new SolventBought(
+        gmmktime(23, 0, $second, 12, 31, $year),
+        Solvent::WhiteSpirit,
+        1000.0,
+    );
+    $years = WorkshopCosts::of(
+        $book,
+        new PriceList([priced(1, 'white_spirit', 800, 1000)]),
+        DipPickup::of([]),
+        [$spirit(2022, -1), $spirit(2022, 0), $spirit(2025, -1), $spirit(2026, -1), $spirit(2026, 0), $spirit(2028, 0)],
+        noon(1, 6, 2029),
+    )->byYear();
+    expect(array_map(fn(CostSum $year) => $year->minor(), $years))->toEqual([
+        2022 => 800,
+        2023 => 800,
+        2025 => 800,
+        2026 => 800,
+        2027 => 800,
+        2029 => 800,
+    ]);
 });
 
 it('adds up by month, from the first that something was paid in to the last, over the end of a year', function (): void {
@@ -304,6 +325,7 @@ it('adds up from the first ride in equal steps, beside plain drip', function ():
     $costs = WorkshopCosts::of($book, listed(), DipPickup::of([]), [], noon(13));
     $plain = new PlainDrip([1 => 120.0, 2 => 1000.0], 50.0, 3000.0, 6000.0, 10.0, 2.0);
     $points = $costs->against($plain, 2);
+    $unridden = new Book([1, 2], [], new Settings([]), [], [new Ride(1, new Moment(noon(4)), 2, 40.0, null, Condition::Dry)], []);
     // From 15 November 2025 (a ride of no bike) to the last ride on the 12th: half way nothing else has happened.
     expect(array_map(fn(CostPoint $point) => [$point->atS, $point->km, $point->waxedMinor], $points))
         ->toBe([
@@ -317,6 +339,14 @@ it('adds up from the first ride in equal steps, beside plain drip', function ():
         // Bike 1: 160 km are one worn chain at 120 and 3 doses; bike 2: 40 km none.
         ->and($points[2]->plainMinor)
         ->toBe(2 * 3000.0 + 3 * 10.0 + 3000.0)
+        // Of a bike that nobody rode yet nothing is looked for.
+        ->and(
+            array_map(
+                fn(CostPoint $point) => $point->km,
+                WorkshopCosts::of($unridden, listed(), DipPickup::of([]), [], noon(13))->against($plain, 1),
+            ),
+        )
+        ->toBe([40.0, 40.0])
         ->and(
             WorkshopCosts::of(new Book([], [], new Settings([]), [], [], []), listed(), DipPickup::of([]), [], noon(1))->against($plain, 2),
         )

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Dripel\Core\Drip\BottleEnd;
 use Dripel\Core\Drip\BottleState;
 use Dripel\Core\Drip\DripChoices;
 use Dripel\Core\Drip\DripNeeds;
@@ -261,6 +262,41 @@ it('proposes what a chain wants before it is dripped', function (): void {
         ->toBe(Condition::Damp)
         ->and($needs([$damp], [fn($s) => new TopUp(5, $s('2026-11-19 18:00'), 1, 200.0)])->choices(DripPlace::OnBike, ExcessSchool::Leave))
         ->toEqual(new DripChoices(DripPlace::OnBike, true, true, 1, ExcessSchool::Leave));
+});
+
+it('knows since when a bottle gives no dose any more: thrown away, or dripped or seen empty last', function (): void {
+    $set = fn(SettingKey $key, int $id, mixed $value, string $on = '2026-09-01') => new DatedSetting(
+        $key,
+        $id,
+        new Moment((int) strtotime("{$on} UTC")),
+        $value,
+    );
+    $bottle = fn(int $id, float $ml) => [$set(SettingKey::BottleName, $id, "Bottle {$id}"), $set(SettingKey::BottleVolumeMl, $id, $ml)];
+    $book = new Book(
+        [1],
+        [1],
+        new Settings([
+            ...$bottle(8, 60.0),
+            ...$bottle(9, 60.0),
+            ...$bottle(10, 10.0),
+            ...$bottle(11, 10.0),
+            $set(SettingKey::BottleGone, 9, 1, '2026-10-02'),
+            $set(SettingKey::BottleLeftMl, 10, 6.0, '2026-11-10'),
+            $set(SettingKey::BottleLeftMl, 11, 0.0, '2026-11-12'),
+        ]),
+        [],
+        [],
+        [
+            new TopUp(1, new Moment((int) strtotime('2026-11-11 UTC')), 1, 200.0, 6.0, 10),
+            new TopUp(2, new Moment((int) strtotime('2026-11-11 UTC')), 1, 200.0, 6.0, 11),
+        ],
+    );
+    expect(
+        array_map(
+            fn(BottleEnd $end) => [gmdate('Y-m-d', $end->atS), $end->emptied],
+            BottleState::ends($book, (int) strtotime('2026-11-25 UTC')),
+        ),
+    )->toBe([9 => ['2026-10-02', false], 10 => ['2026-11-11', true], 11 => ['2026-11-12', true]]);
 });
 
 it('keeps account of the bottles and says when they run out, by hand', function (): void {

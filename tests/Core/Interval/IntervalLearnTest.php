@@ -7,6 +7,7 @@ use Dripel\Core\Input\InvalidInput;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Interval\CycleEnd;
 use Dripel\Core\Interval\EarCycle;
+use Dripel\Core\Interval\EarSeason;
 use Dripel\Core\Interval\IntervalLearn;
 use Dripel\Core\Interval\IntervalLearnInput;
 use Dripel\Core\Interval\IntervalLearnResult;
@@ -66,7 +67,9 @@ it('is its prior before the first cycle, and is moved by cycles as Bayes’ rule
         ->and($none->intervalKm)
         ->toEqualWithDelta(300.0 * (log(1.25) / log(2)) ** (1 / 3), 1e-9)
         ->and($none->quietAfter($none->intervalKm))
-        ->toEqualWithDelta(0.8, 1e-9);
+        ->toEqualWithDelta(0.8, 1e-9)
+        ->and($none->quietAfter(0.0))
+        ->toBe(1.0);
     // With a shape as good as given, one noise at x: the mode of ln median a solves 3(ln2·(x/m)³ − 1) = (a − ln 300)/0.16. By bisection.
     $sharp = learnt([[150.0, 'noise']], new LearnPrior(300.0, 0.4, 3.0, 1e-6));
     $rest = fn(float $a): float => 3 * (log(2) * (150 / exp($a)) ** 3 - 1) - ($a - log(300)) / 0.16;
@@ -235,3 +238,8 @@ it('is as sure as the bend of its log posterior says, by finite differences of a
     'never heard' => [[[310.0, 'pulled']]],
     'no cycle' => [[]],
 ]);
+
+it('has its summer from April to September', function (): void {
+    $summer = array_filter(range(1, 12), fn(int $month) => EarSeason::inMonth($month) === EarSeason::Summer);
+    expect(array_values($summer))->toBe([4, 5, 6, 7, 8, 9]);
+});

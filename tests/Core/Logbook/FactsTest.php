@@ -121,6 +121,18 @@ it('keeps a fitting until the next, or until its component is retired', function
         ->toBe(ConflictKind::OnAnotherBike);
 });
 
+it('comes back from a snapshot as it was', function (): void {
+    $on = fn(int $id, int $atS, int $bike, ?int $component) => new Fitting($id, new Moment($atS), $bike, $component);
+    $fittings = new Fittings([$on(1, 10, 1, 7), $on(2, 30, 1, 8), $on(3, 50, 2, 7)], [7 => 55]);
+    expect(unserialize(serialize($fittings)))->toEqual($fittings);
+});
+
+it('says what each ride of a coat left in the measure that is nearer its end', function (): void {
+    $state = coatAfter([[30.0, 1.0], [30.0, 4.0], [120.0, 2.0]], settings: [[SettingKey::IntervalHours, 1, 10]])->chain(7, 86_400);
+    // Of 300 km and 10 h: 270 and 9, 240 and 5, 120 and 3.
+    expect(array_map(fn(int $ride) => $state->leftAfterRide($ride)->coat, [0, 1, 2]))->toEqualWithDelta([0.9, 0.5, 0.3], 1e-9);
+});
+
 it('ends a span where it is told to, never later than it did', function (?int $untilS, ?int $endS, ?int $expected): void {
     expect((new Span(1, 7, 10, $untilS, 1))->until($endS)->untilS)->toBe($expected);
 })->with([[null, null, null], [null, 20, 20], [30, 20, 20], [20, 20, 20], [15, 20, 15], [15, null, 15]]);

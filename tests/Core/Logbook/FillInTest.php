@@ -280,6 +280,22 @@ it('rides the commute on its first and last day, and never after it', function (
         ->toBe([28]);
 });
 
+it('knows when the last commute began: none before its first day', function (): void {
+    $last = fn(string $now, string $from = '2026-11-28'): int => (new FillIn(
+        [],
+        [new Commute(3, new Moment(0), 7, [1, 2, 3, 4, 5, 6, 7], '07:40', 24.0, null, Condition::Dry, $from, null)],
+        [],
+        new DateTimeZone(BERLIN),
+        berlin($now),
+    ))->lastCommuteS();
+    expect($last('2026-11-28 06:00'))
+        ->toBe(PHP_INT_MIN)
+        ->and($last('2026-11-28 12:00'))
+        ->toBe(berlin('2026-11-28 07:40'))
+        ->and($last('2026-11-28 06:00', '2026-11-20'))
+        ->toBe(berlin('2026-11-27 07:40'));
+});
+
 it('knows the last reading of each bike’s odometer, by its moment, then by its place', function (): void {
     $read = fn(int $bike, string $at, float $km, int $sequence) => new Estimate(
         $sequence,

@@ -69,6 +69,14 @@ it('counts the closings of each link while it is the one in use, whichever came 
     )->toBe([6, 8]);
 });
 
+it('names a link that was opened later and has its grease yet', function (): void {
+    $greased = fn(array $opened, array $settings = []): ?int => linked([10 => 1], $opened, $settings)
+        ->inventory()
+        ->greasedLink(1, 3600 * 99)?->id;
+    $washed = new DatedSetting(SettingKey::LinkStripped, 6, new Moment(3600 * 60), 1);
+    expect([$greased([5 => 10, 6 => 50]), $greased([5 => 10, 6 => 50], [$washed]), $greased([5 => 10])])->toBe([6, null, null]);
+});
+
 it('says what speaks against a fitting, and what is worth a word', function (array $settings, int $allowed, array $notes): void {
     $set = [];
     foreach ($settings as $key => [$subject, $value]) {

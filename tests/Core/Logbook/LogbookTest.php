@@ -105,7 +105,7 @@ it('refuses what happens to a chain after its retirement', function (): void {
     $conflicts = book(
         [new Fitting(1, at(1), 1, 1), new Fitting(2, at(9), 1, null)],
         [],
-        [new Retirement(1, at(9), 1), new Dip(2, at(10), 1), new Noise(3, at(5), 1)],
+        [new Retirement(1, at(9), 1), new Dip(2, at(10), 1), new Noise(3, at(5), 1), new Noise(4, at(12), 1)],
     )->conflicts();
     expect($conflicts)
         ->toHaveCount(1)
@@ -198,6 +198,20 @@ it('says how worn, since which distance, and whether past the limit', function (
         ->toBe(90.0)
         ->and($book->chain(1, 60 * HOUR)->wear->pastLimit)
         ->toBeFalse('the school of that day counts');
+});
+
+it('has half of its interval where it was waxed only partly', function (): void {
+    $left = fn(bool $partly): float => book([], [], [new Dip(1, at(2), 1, partly: $partly)])
+        ->chain(1, 3 * HOUR)
+        ->leftKm();
+    expect([$left(false), $left(true)])->toBe([300.0, 150.0]);
+});
+
+it('has no more wax after a top-up than after a dip', function (): void {
+    $left = fn(float $km): float => book([new Fitting(1, at(1), 1, 1)], [ride(1, 3, $km)], [new Dip(1, at(2), 1)])
+        ->chain(1, 5 * HOUR)
+        ->leftAfterTopUp(60.0);
+    expect([$left(200.0), $left(60.0), $left(20.0)])->toBe([160.0, 300.0, 300.0]);
 });
 
 it('is ready when the wax has set and the drip has dried', function (): void {

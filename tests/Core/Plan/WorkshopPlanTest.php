@@ -570,3 +570,11 @@ it('holds what a plan takes against the hours that one is willing to spend', fun
         0.0,
     ]);
 });
+
+it('has nothing to do for weeks in which nobody rides, and enough for any other', function (): void {
+    $still = [[SettingKey::WeekWinter, 1, [0, 0, 0, 0, 0, 0, 0]]];
+    expect(planOf(settings: $still)[1]->idle())->toBeTrue();
+    // Four days that ask for no pot: they are ridden all the same.
+    $plan = planOf(terms: ['days' => 4])[1];
+    expect([$plan->result()->potDays, $plan->idle()])->toBe([[], false]);
+});

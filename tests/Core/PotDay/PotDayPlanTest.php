@@ -22,6 +22,7 @@ use Dripel\Core\PotDay\BathNow;
 use Dripel\Core\PotDay\DippedThen;
 use Dripel\Core\PotDay\PotCapacity;
 use Dripel\Core\PotDay\PotDayChain;
+use Dripel\Core\PotDay\PotDayCourse;
 use Dripel\Core\PotDay\PotDayDip;
 use Dripel\Core\PotDay\PotDayPlan;
 use Dripel\Core\PotDay\PotDayRecord;
@@ -599,4 +600,29 @@ it('softens a wax by lamp oil, by mass fraction', function (): void {
         ->toBe([])
         ->and(fn() => LampOil::toAddG(400, 0.05, 0.05))
         ->toThrow(InvalidInput::class);
+});
+
+it('sees the same bath whenever the day began', function (): void {
+    $plan = PotDayPlan::of(ShedPot::terms(), [new PotDayChain(1, true), new PotDayChain(2, false)]);
+    $fromS = 1_795_630_800;
+    $later = PotDayCourse::of($plan->terms, $plan->massesG, $plan->steps, JobRun::of($plan->steps, $fromS, [])->spans($fromS), $fromS);
+    foreach (range(0, 210, 15) as $minute) {
+        expect($later->celsius(60 * $minute))->toEqualWithDelta($plan->course()->celsius(60 * $minute), 1e-9);
+    }
+});
+
+it('rinses two in a minute each, after two for the water, and says where a quick link goes only where there is one', function (): void {
+    $plan = fn(bool $link) => PotDayPlan::of(
+        ShedPot::terms(),
+        array_map(fn(int $id) => new PotDayChain($id, false, RinseSchool::HotWater, quickLink: $link), [1, 2]),
+    );
+    $step = fn(PotDayPlan $plan, string $code): JobStep => array_values(
+        array_filter($plan->steps, fn(JobStep $one) => $one->code === $code),
+    )[0];
+    expect($step($plan(true), 'rinse')->handlingS)
+        ->toBe(240)
+        ->and(array_key_exists('link_in', $step($plan(true), 'in')->about))
+        ->toBeTrue()
+        ->and(array_key_exists('link_in', $step($plan(false), 'in')->about))
+        ->toBeFalse();
 });

@@ -102,8 +102,8 @@ it('lets a dipped chain be ridden when it is set and cold, or not before the nex
     expect(
         (new DateTimeImmutable('@' . $school->readyS((new DateTimeImmutable($dipped, $zone))->getTimestamp(), $zone)))
             ->setTimezone($zone)
-            ->format('Y-m-d H:i'),
-    )->toBe($ready);
+            ->format('Y-m-d H:i:s'),
+    )->toBe("{$ready}:00");
 })->with([
     'cold' => ['2026-11-25 19:30', ReadySchool::Cold, '2026-11-25 19:45'],
     'the next day' => ['2026-11-25 19:30', ReadySchool::NextDay, '2026-11-26 00:00'],
