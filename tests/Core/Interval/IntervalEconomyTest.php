@@ -14,7 +14,8 @@ function economy(array $input): array
 }
 
 it('works out rows by hand', function (): void {
-    // A chain of 24, stripped for 6, with a link of 5 and a quarter of a cassette of 60 is 50; a re-wax is 0.50 and half an hour at 10: 5.50.
+    // A chain of 24, stripped for 6, with a link of 5 and a quarter of a cassette of 60 is 50;
+    // a re-wax is 0.50 and half an hour at 10: 5.50.
     $found = economy([
         'chain_cost' => 24,
         'strip_cost' => 6,

@@ -49,6 +49,8 @@ it('knows when it passes a limit, and when it never does', function (): void {
         ->toBeGreaterThan(100)
         ->and($strong->celsius($passes - 60))
         ->toBeLessThanOrEqual(100)
+        ->and(fmod($passes, 60.0))
+        ->toBe(0.0)
         ->and($strong->passesS(100, $passes - 60))
         ->toBeNull()
         // 20 + 90 / 1.3 is 89 °C.

@@ -16,7 +16,6 @@ use Dripel\Core\Pot\PotHeatInput;
 use Dripel\Core\Pot\PotKind;
 use Dripel\Core\Pot\PotLay;
 use Dripel\Core\Pot\PowerKnown;
-use Dripel\Core\Pot\UsualHeat;
 use Dripel\Core\Pot\WaxKind;
 use Dripel\Core\PotDay\BathNow;
 use Dripel\Core\PotDay\DippedThen;
@@ -380,20 +379,6 @@ it('believes no melt of a bath that is still solid, and a fresh reading before i
     'read a quarter of an hour ago' => [40.0, [9_100, 80.0], [false, true]],
     'read too long ago' => [40.0, [9_099, 80.0], [true, false]],
 ]);
-
-it('takes a pot whose plate nobody read for as strong as heats it in the minutes it took', function (): void {
-    // pot.heat's own example: 120 W heat 500 g from 20 to 85 °C in 61 minutes; so as many minutes ask for 120 W.
-    $pot = new PotHeatInput(500, 20, 20, 120, 1.3, 85);
-    $minutes = (float) (new PotHeat())($pot)->minutesToTarget;
-    expect(UsualHeat::powerW($pot, $minutes))
-        ->toEqualWithDelta(120.0, 0.01)
-        ->and(UsualHeat::minutes(PotKind::SlowCooker, false, 500.0))
-        ->toBe(75.0)
-        ->and(UsualHeat::minutes(PotKind::Pan, true, 250.0))
-        ->toBe(7.5)
-        ->and(UsualHeat::powerW($pot, 0.01))
-        ->toEqualWithDelta(5000.0, 0.01);
-});
 
 it('covers a flat chain with little wax, and as many as lie beside one another', function (float $wideMm, float $waxG, array $flat): void {
     $capacity = PotCapacity::of(new Vessel($wideMm, 45), $waxG, 250, lay: PotLay::Flat);
