@@ -172,6 +172,11 @@ it('calls nothing too hot, too dirty or too shallow that is just at its bound', 
     ],
 ]);
 
+it('counts the very last dip', function (): void {
+    // Steel alone covers a coil of 2 mm, so all of it may go: 495 g, 5 g a dip.
+    expect(bath([newFill(500), oneDip(0, false, 5.0)], ['coil_height_mm' => 2])['dips_left'])->toBe(99);
+});
+
 it('is filled to the brim before it runs over', function (): void {
     $brim = 420_000 / 0.77 / (M_PI * 60 ** 2);
     $of = fn(float $height) => bath([newFill()], ['vessel' => ['diameter_mm' => 120, 'height_mm' => $height]])['overflow'];
