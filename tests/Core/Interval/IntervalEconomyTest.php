@@ -102,5 +102,7 @@ it('says how flat it is around the cheapest, and no further than what was looked
         ->and($found->within(0.0))
         ->toBe([250.0, 250.0])
         ->and($found->within(1.0))
-        ->toBe([100.0, 400.0]);
+        ->toBe([100.0, 400.0])
+        ->and(array_map(fn(float $km) => $found->nearest($km)->intervalKm, [10.0, 170.0, 180.0, 999.0]))
+        ->toBe([100.0, 150.0, 200.0, 400.0]);
 });

@@ -122,7 +122,7 @@ it('offers what it is sure enough of, in tenths, and says how many more sounds t
     [$before, $sd] = [0.5, log($few?->learned->p90 / $few?->learned->p10) / (2 * 1.2815515655446004)];
     expect($few?->settled)
         ->toBeFalse()
-        // Half of what is not known before the first sound is sure enough; four sounds have told so much, each of the next tells a quarter of it.
+        // Half of what is not known before the first sound is sure enough; of what four sounds have told each of the next tells a quarter.
         ->and($few?->moreNoises)
         ->toBe((int) ceil((4 * (1 / (0.5 * $before) ** 2 - 1 / $sd ** 2)) / (1 / $sd ** 2 - 1 / $before ** 2)))
         ->and(($many?->offers() ?? [])[0]->factor())
