@@ -38,6 +38,8 @@ use Dripel\Core\Logbook\Strip;
 use Dripel\Core\Logbook\TopUp;
 use Dripel\Core\Logbook\WaxThen;
 use Dripel\Core\Plan\PlanTerms;
+use Dripel\Core\Riders\Riders;
+use Dripel\Core\Riders\Whose;
 use Dripel\Core\Strip\Solvent;
 use Dripel\Core\Strip\SolventBought;
 
@@ -201,6 +203,39 @@ it('looks no further than its instant, and names what has no price instead of gu
         ->toBe(0)
         ->and($later->ofChain(99, [Supply::Chain]))
         ->toBe(0);
+});
+
+it('takes a part without a price of its own for one of the list, and leaves out of one rider’s what is of no bike', function (): void {
+    $at = fn(int $day): Moment => new Moment(noon($day));
+    $book = new Book(
+        [1, 2],
+        [],
+        new Settings([
+            new DatedSetting(SettingKey::BikeRider, 1, new Moment(0), 'Mo'),
+            new DatedSetting(SettingKey::BikeRider, 2, new Moment(0), 'Ada'),
+        ]),
+        [new Fitting(1, $at(2), 1, 31, Slot::Cassette)],
+        [
+            new Ride(1, $at(4), 1, 100.0, null, Condition::Dry),
+            new Ride(2, $at(5), 2, 40.0, null, Condition::Dry),
+            new Ride(3, $at(6), null, 7.0, null, Condition::Dry),
+        ],
+        [new Opening(7, $at(2), 31, 0.0)],
+        parts: [new Part(31, PartKind::Cassette)],
+    );
+    $spirit = [new SolventBought(noon(3), Solvent::WhiteSpirit, 500)];
+    $prices = new PriceList([priced(1, 'cassette', 12000, 2), priced(1, 'white_spirit', 400, 1000, 2)]);
+    $costs = WorkshopCosts::of($book, $prices, DipPickup::of([]), $spirit, noon(13));
+    $riders = Riders::of($book);
+    $sums = array_map(
+        function (?string $rider) use ($costs, $riders): array {
+            $sum = $costs->only($rider === null ? Whose::all() : Whose::rider($riders, $rider))->sum();
+
+            return [$sum->minor(), $sum->km];
+        },
+        [null, 'Mo', 'Ada'],
+    );
+    expect($sums)->toBe([[6200, 147.0], [6000, 100.0], [0, 40.0]]);
 });
 
 it('counts money by the thousand kilometres only where there are both', function (): void {

@@ -323,6 +323,8 @@ it('takes no coats, pitches or drops that cannot be', function (Closure $make, ?
     'a chain that fills its box' => [fn() => (new DripBox(70.0))->coversMl(400.0), 'box_mm'],
     'a box that no chain fits into' => [fn() => new DripBox(69.0), 'box_mm'],
     'a bucket' => [fn() => new DripBox(201.0), 'box_mm'],
+    'the smallest' => [fn() => new DripBox(70.0), null],
+    'the largest' => [fn() => new DripBox(200.0), null],
     'one coat' => [fn() => new DripChoices(DripPlace::OnBike, false, false, 1, ExcessSchool::Wipe), null],
     'three coats' => [fn() => new DripChoices(DripPlace::OnBike, false, false, 3, ExcessSchool::Wipe), null],
     'no coat' => [fn() => new DripChoices(DripPlace::OnBike, false, false, 0, ExcessSchool::Wipe), 'coats'],

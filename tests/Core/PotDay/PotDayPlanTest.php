@@ -563,6 +563,13 @@ it('warns of what could go wrong', function (
         true,
         new PotDayChain(1, false, worst: Condition::Wet, race: true),
     ],
+    'a link that has its grease yet stays in its chain' => fn() => [
+        ShedPot::terms(linkIn: true),
+        [PotWarning::GreasedLink],
+        true,
+        new PotDayChain(1, false, linkClean: false),
+    ],
+    'a clean link stays in its chain' => fn() => [ShedPot::terms(linkIn: true), [], false],
     'a plate that nobody read' => fn() => [ShedPot::terms(power: PowerKnown::Usual), [PotWarning::PowerUsual], false],
     'overheated once' => fn() => [ShedPot::terms(overheatedBefore: true), [PotWarning::Spent], false],
 ]);

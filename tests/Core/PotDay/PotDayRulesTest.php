@@ -89,8 +89,9 @@ it('takes wax of the factory for wax', function (): void {
         ->toBeNull()
         ->and(PotRefusal::unmeasured(ridden(300, null)->chain(1, POT_DAY_NOW)))
         ->toBeTrue()
-        ->and(PotRefusal::unmeasured(ridden(300, 0.2)->chain(1, POT_DAY_NOW)))
-        ->toBeFalse();
+        // A kilometre to the door and back is none.
+        ->and(array_map(fn(float $since) => PotRefusal::unmeasured(ridden(300, 0.2, $since)->chain(1, POT_DAY_NOW)), [0.0, 0.9, 1.0, 2.0]))
+        ->toBe([false, false, true, true]);
 });
 
 it('lets a dipped chain be ridden when it is set and cold, or not before the next local day', function (
@@ -255,3 +256,19 @@ it('keeps its time axis in order through any taps, and comes back from what a jo
             ->toEqual($plan->terms->toArray());
     }
 });
+
+it('rinses a re-wax by the worst that it was ridden in', function (Condition $condition, RinseSchool $usual): void {
+    $coat = new Book(
+        [5],
+        [1],
+        new Settings([]),
+        [new Fitting(2, new Moment(100), 5, 1, Slot::Chain)],
+        [new Ride(3, new Moment(200), 5, 80.0, null, $condition), new Ride(4, new Moment(300), 5, 10.0, null, Condition::Dry)],
+        [new Dip(1, new Moment(50), 1)],
+    );
+    $bare = new Book([5], [1], new Settings([]), [], [], []);
+    expect(RinseSchool::usual($coat->chain(1, POT_DAY_NOW)))
+        ->toBe($usual)
+        ->and(RinseSchool::usual($bare->chain(1, POT_DAY_NOW)))
+        ->toBe(RinseSchool::Straight);
+})->with([[Condition::Dry, RinseSchool::Straight], [Condition::Wet, RinseSchool::HotWater], [Condition::Muddy, RinseSchool::HotWater]]);
