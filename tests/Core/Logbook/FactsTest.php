@@ -130,7 +130,12 @@ it('comes back from a snapshot as it was', function (): void {
 it('says what each ride of a coat left in the measure that is nearer its end', function (): void {
     $state = coatAfter([[30.0, 1.0], [30.0, 4.0], [120.0, 2.0]], settings: [[SettingKey::IntervalHours, 1, 10]])->chain(7, 86_400);
     // Of 300 km and 10 h: 270 and 9, 240 and 5, 120 and 3.
-    expect(array_map(fn(int $ride) => $state->leftAfterRide($ride)->coat, [0, 1, 2]))->toEqualWithDelta([0.9, 0.5, 0.3], 1e-9);
+    expect(array_map(fn(int $ride) => $state->leftAfterRide($ride)->coat, [0, 1, 2]))
+        ->toEqualWithDelta([0.9, 0.5, 0.3], 1e-9)
+        ->and([$state->left()->waxed, $state->left()->byHours, $state->left()->hours])
+        ->toBe([true, true, 3.0])
+        ->and(coatAfter([], [new Strip(51, new Moment(7200), 7)])->chain(7, 86_400)->left()->waxed)
+        ->toBeFalse();
 });
 
 it('ends a span where it is told to, never later than it did', function (?int $untilS, ?int $endS, ?int $expected): void {
