@@ -275,12 +275,10 @@ final readonly class WorkshopCosts
         return $months;
     }
 
+    /** Of what was ridden or paid for: the last of the years begins after all of it. */
     private function yearOf(int $atS): int
     {
         $year = (int) array_key_last($this->yearStarts);
-        if ($this->yearStarts === [] || $atS >= $this->yearStarts[$year] || $atS < $this->yearStarts[array_key_first($this->yearStarts)]) {
-            return (int) substr(LocalDay::of($atS, $this->zone)->date, 0, 4);
-        }
         while ($this->yearStarts[$year] > $atS) {
             $year--;
         }
