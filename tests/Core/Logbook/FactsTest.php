@@ -134,7 +134,11 @@ it('says what each ride of a coat left in the measure that is nearer its end', f
         ->toEqualWithDelta([0.9, 0.5, 0.3], 1e-9)
         ->and([$state->left()->waxed, $state->left()->byHours, $state->left()->hours])
         ->toBe([true, true, 3.0])
-        ->and(coatAfter([], [new Strip(51, new Moment(7200), 7)])->chain(7, 86_400)->left()->waxed)
+        ->and(
+            coatAfter([], [new Strip(51, new Moment(7200), 7)])
+                ->chain(7, 86_400)
+                ->left()->waxed,
+        )
         ->toBeFalse();
 });
 
