@@ -44,3 +44,8 @@ it('says nothing of a limit that is not foreseen', function (): void {
     $strict = LimitOutcome::all($belief, 12, 3000.0, 6000.0)[0];
     expect([$strict->retireKm, $strict->leastPer1000Km, $strict->mostPer1000Km])->toBe([null, null, null]);
 });
+
+it('retires a chain that was ruined within its first thousand kilometres', function (): void {
+    $belief = WearFit::of([ForecastReading::exact(200.0, 0.2, 0.01), ForecastReading::exact(400.0, 0.4, 0.01)]);
+    expect(LimitOutcome::all($belief, 12, 3000.0, 6000.0)[0]->retireKm)->toEqualWithDelta(500.0, 0.1);
+});
