@@ -9,9 +9,13 @@ use Dripel\Core\Bath\ChainPickup;
 use Dripel\Core\Bath\PotBook;
 use Dripel\Core\Bath\PotEntry;
 use Dripel\Core\Bath\Vessel;
+use Dripel\Core\Interval\Condition;
+use Dripel\Core\Logbook\Book;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
+use Dripel\Core\Logbook\Fitting;
 use Dripel\Core\Logbook\Moment;
+use Dripel\Core\Logbook\Ride;
 use Dripel\Core\Logbook\SettingKey;
 use Dripel\Core\Logbook\Settings;
 
@@ -41,6 +45,36 @@ it('makes of a pot’s entries and of dips what bath.ledger takes: in order, cha
             ]),
         )
         ->toBe([[260.0, null, 90.0, false, null], [BathDip::CHAIN_G, 4.0, 70.0, true, null], [BathDip::CHAIN_G, null, 80.0, false, 4.0]]);
+});
+
+it('counts from its last fill on, what was dipped in it and what each chain brought from the road', function (): void {
+    $at = fn(int $hour): Moment => new Moment(3600 * $hour, sequence: $hour);
+    $book = new Book(
+        [1],
+        [7, 8],
+        new Settings([
+            new DatedSetting(SettingKey::PotDiameterMm, 2, new Moment(0), 120.0),
+            new DatedSetting(SettingKey::PotHeightMm, 2, new Moment(0), 90.0),
+        ]),
+        [new Fitting(1, $at(3), 1, 7)],
+        [new Ride(1, $at(6), 1, 200.0, null, Condition::Dry)],
+        [
+            new Dip(1, $at(2), 7, potId: 2),
+            // Together with a chain that no wax was on before: it brings nothing.
+            new Dip(2, $at(9), 7, potId: 2),
+            new Dip(3, $at(9), 8, potId: 2),
+            new Dip(4, $at(10), 8, potId: 3),
+        ],
+    );
+    $fill = fn(int $id, int $hour): PotEntry => new PotEntry($id, $at($hour), 2, BathEventKind::Fill, 500.0);
+    $state = (new PotBook($book, [$fill(1, 1), $fill(2, 5), new PotEntry(3, $at(11), 3, BathEventKind::Fill, 300.0)]))->state(2);
+    expect([$state->problem, $state->filledS, $state->ledger?->dips])
+        ->toBe([null, 5 * 3600, 2])
+        // Each takes 6 g along; 200 km leave 0.2 · 500 g / 500 g of grit, as bath.ledger counts it.
+        ->and([$state->ledger?->waxG, $state->ledger?->grit])
+        ->toEqualWithDelta([488.0, 0.2], 1e-9)
+        ->and((new PotBook($book, []))->state(2)->ledger)
+        ->toBeNull();
 });
 
 it('is as deep as what is in it, and holds what stands so deep', function (): void {
