@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Dripel\Core\Drip\ExcessSchool;
 use Dripel\Core\Interval\Condition;
 use Dripel\Core\Logbook\Book;
+use Dripel\Core\Logbook\ChainTimeline;
 use Dripel\Core\Logbook\ConflictKind;
 use Dripel\Core\Logbook\DatedSetting;
 use Dripel\Core\Logbook\Dip;
@@ -121,6 +122,15 @@ it('keeps a fitting until the next, or until its component is retired', function
         ->toBe(ConflictKind::OnAnotherBike);
 });
 
+it('tells the newest cycles, and with the oldest of all what was before any wax', function (): void {
+    $book = coatAfter([[20.0], [30.0]], [new Dip(51, new Moment(3600 * 11), 7)]);
+    $of = fn(int $most): ChainTimeline => ChainTimeline::of($book->history(7), $book->settings, false, $most);
+    expect([count($of(1)->cycles), $of(1)->older, $of(1)->fromS])
+        ->toBe([1, 1, 3600 * 11])
+        ->and([count($of(9)->cycles), $of(9)->older, $of(9)->fromS])
+        ->toBe([2, 0, PHP_INT_MIN]);
+});
+
 it('comes back from a snapshot as it was', function (): void {
     $on = fn(int $id, int $atS, int $bike, ?int $component) => new Fitting($id, new Moment($atS), $bike, $component);
     $fittings = new Fittings([$on(1, 10, 1, 7), $on(2, 30, 1, 8), $on(3, 50, 2, 7)], [7 => 55]);
@@ -161,6 +171,9 @@ it('lets an untimed ride take its bike’s pace where hours count', function ():
         ->toEqualWithDelta(7.0, 1e-9)
         ->and($life([[40.0]])->leftHours)
         ->toBe(10.0)
+        // Half an hour is a pace as well: 40 km/h, so 40 km are another hour.
+        ->and($life([[20.0, 0.5], [40.0]])->leftHours)
+        ->toEqualWithDelta(8.5, 1e-9)
         ->and($life([[20.0, 1.0], [0.0, 0.5]])->leftHours)
         ->toEqualWithDelta(8.5, 1e-9);
 });
@@ -177,6 +190,7 @@ it('lets an untimed ride take the usual 20 km/h where hours alone count and none
     'ten hours are 200 km' => [[[40.0]], 8.0, 200.0],
     'wet kilometres take more wax in the same hours' => [[[40.0, null, Condition::Wet], [40.0]], 6.0, 350.0],
     'one that was timed is the pace of all' => [[[20.0, 2.0], [40.0]], 4.0, 100.0],
+    'if only for half an hour' => [[[20.0, 0.5], [40.0]], 8.5, 400.0],
     'not ridden' => [[], 10.0, 200.0],
 ]);
 
