@@ -14,6 +14,9 @@ final readonly class ForecastReading
     /** How sharp the edge of an interval is where nobody says: house rule. */
     public const EDGE_PCT = 0.03;
 
+    /** No chain is read finer, whatever its gauge is said to do: house rule. */
+    private const FINEST_PCT = 1e-3;
+
     /** @throws InvalidInput at the field: km not below 0, sigma above 0, lower below upper, one of them at least */
     private function __construct(
         public float $km,
@@ -33,7 +36,7 @@ final readonly class ForecastReading
     public static function of(float $km, WearReadingResult $reading): self
     {
         return $reading->valuePct !== null
-            ? self::exact($km, $reading->valuePct, $reading->sigmaPct ?? self::EDGE_PCT)
+            ? self::exact($km, $reading->valuePct, max(self::FINEST_PCT, $reading->sigmaPct ?? self::EDGE_PCT))
             : self::interval($km, $reading->lowerPct, $reading->upperPct);
     }
 

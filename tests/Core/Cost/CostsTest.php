@@ -360,7 +360,8 @@ it('adds up from the first ride in equal steps, beside plain drip', function ():
     $costs = WorkshopCosts::of($book, listed(), DipPickup::of([]), [], noon(13));
     $plain = new PlainDrip([1 => 120.0, 2 => 1000.0], 50.0, 3000.0, 6000.0, 10.0, 2.0);
     $points = $costs->against($plain, 2);
-    $unridden = new Book([1, 2], [], new Settings([]), [], [new Ride(1, new Moment(noon(4)), 2, 40.0, null, Condition::Dry)], []);
+    $later = fn(int $id, int $day, int $bike): Ride => new Ride($id, new Moment(noon($day)), $bike, 40.0, null, Condition::Dry);
+    $unridden = new Book([1, 2], [], new Settings([]), [], [$later(1, 4, 2), $later(2, 20, 1)], []);
     // From 15 November 2025 (a ride of no bike) to the last ride on the 12th: half way nothing else has happened.
     expect(array_map(fn(CostPoint $point) => [$point->atS, $point->km, $point->waxedMinor], $points))
         ->toBe([
@@ -374,7 +375,7 @@ it('adds up from the first ride in equal steps, beside plain drip', function ():
         // Bike 1: 160 km are one worn chain at 120 and 3 doses; bike 2: 40 km none.
         ->and($points[2]->plainMinor)
         ->toBe(2 * 3000.0 + 3 * 10.0 + 3000.0)
-        // Of a bike that nobody rode yet nothing is looked for.
+        // A bike that is ridden only after its instant is none yet.
         ->and(
             array_map(
                 fn(CostPoint $point) => $point->km,

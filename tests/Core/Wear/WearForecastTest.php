@@ -10,6 +10,7 @@ use Dripel\Core\Wear\WearForecast;
 use Dripel\Core\Wear\WearForecastInput;
 use Dripel\Core\Wear\WearLikelihood;
 use Dripel\Core\Wear\WearPrior;
+use Dripel\Core\Wear\WearReadingResult;
 use Dripel\Core\Wear\WearSlice;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -432,6 +433,18 @@ it('follows edges however sharp, and readings that exclude each other, to what t
     'at one place, apart' => [[[1000, 0.1, 0.2], [1000, 0.3, 0.4]]],
     'of a chain that would grow back' => [[[1000, 0.3, 0.5], [3000, 0.0, 0.1]]],
 ]);
+
+it('takes what a logbook says of a chain that shrank, by a gauge that is said to have no error', function (): void {
+    $read = fn(float $km, float $pct): ForecastReading => ForecastReading::of($km, new WearReadingResult($pct, 1e-12, null, null));
+    $said = (new WearForecast())(
+        new WearForecastInput(0.5, [$read(1000.0, 0.3), $read(3000.0, 0.2)], new WearPrior(0.08, 0.5, 0.02, 0.02), 3000.0),
+    );
+    // Hardly any wear, and both as far off.
+    expect($said->rateP50)
+        ->toBeLessThan(0.001)
+        ->and($said->nowMean)
+        ->toEqualWithDelta(0.25, 0.001);
+});
 
 it('comes to an end where no chain can be what was read: the logarithms have no digits left', function (): void {
     $readings = [ForecastReading::interval(1000.0, 0.1, 0.2, 0.001), ForecastReading::interval(2000.0, 1e6, 1e6 + 1.0, 0.001)];
