@@ -440,10 +440,7 @@ it('takes what a logbook says of a chain that shrank, by a gauge that is said to
         new WearForecastInput(0.5, [$read(1000.0, 0.3), $read(3000.0, 0.2)], new WearPrior(0.08, 0.5, 0.02, 0.02), 3000.0),
     );
     // Hardly any wear, and both as far off.
-    expect($said->rateP50)
-        ->toBeLessThan(0.001)
-        ->and($said->nowMean)
-        ->toEqualWithDelta(0.25, 0.001);
+    expect($said->rateP50)->toBeLessThan(0.001)->and($said->nowMean)->toEqualWithDelta(0.25, 0.001);
 });
 
 it('comes to an end where no chain can be what was read: the logarithms have no digits left', function (): void {
